@@ -1,0 +1,133 @@
+import { describe, expect, it } from 'vitest'
+import { exactly, measured, missing, within } from '../../../tests/facts'
+import { createEngine, figureOf, findRoot, type AnyFigure, type Fact } from '.'
+
+interface Toy {
+  readonly a: Fact
+  readonly b: Fact
+  readonly things: Readonly<Record<string, { readonly size: Fact }>>
+}
+
+const toy = (over: Partial<Toy> = {}): Toy => ({
+  a: measured(3, 0.1),
+  b: measured(4, 0.2),
+  things: { one: { size: exactly(1) } },
+  ...over,
+})
+const about = { label: 't', quantity: 'length', formula: '', symbols: {}, source: 'test', doubt: 'nudge' } as const
+const figure = figureOf<Toy>()
+const double = figure({ ...about, id: 'double', work: ({ bench }): number => 2 * bench.a })
+const sum = figure({ ...about, id: 'sum', work: (view): number => view.figure(double) + view.bench.b })
+const onlyB = figure({ ...about, id: 'onlyB', work: ({ bench }): number => bench.b })
+const capped = figure({ ...about, id: 'capped', work: ({ bench }): number => Math.min(bench.a, 3.05) })
+const aboveCapped = figure({ ...about, id: 'aboveCapped', work: (view): number => 10 * view.figure(capped) })
+const total = figure({
+  ...about,
+  id: 'total',
+  work: ({ bench }): number => Object.values(bench.things).reduce((s, { size }) => s + size, 0),
+})
+const all: AnyFigure[] = [double, sum, onlyB, capped, aboveCapped, total]
+const engineOver = (bench: Toy, figures = all) => createEngine(bench, { figures, specAt: () => undefined })
+
+describe('memo', () => {
+  it('works a figure again only where a read changed', () => {
+    const engine = engineOver(toy())
+    const ask = () => [sum, onlyB, total].forEach((def) => engine.withDoubt(def))
+    ask()
+    expect(engine.counts.worked).toBe(4) // sum, double, onlyB, total
+    engine.update(toy({ b: measured(5, 0.2), a: engine.bench.a, things: engine.bench.things }))
+    ask()
+    expect(engine.counts.worked).toBe(6) // sum and onlyB; double and total hold
+    expect(engine.value(sum).result).toEqual({ known: true, value: 11 })
+  })
+
+  it('stops where a figure in between comes out the same', () => {
+    const engine = engineOver(toy({ a: measured(7, 0.1) }))
+    engine.value(aboveCapped)
+    engine.update(toy({ a: measured(8, 0.1) }))
+    expect(engine.value(aboveCapped).result).toEqual({ known: true, value: 30.5 })
+    expect(engine.counts.worked).toBe(3) // capped twice, aboveCapped once
+  })
+
+  it('leaves values alone, and works ± again, when only a doubt changes', () => {
+    const engine = engineOver(toy())
+    expect(engine.withDoubt(double).doubt?.u).toBeCloseTo(0.2, 12)
+    engine.update(toy({ a: measured(3, 0.3) }))
+    expect(engine.withDoubt(double).doubt?.u).toBeCloseTo(0.6, 12)
+    expect(engine.counts.worked).toBe(1)
+  })
+
+  it('renews the ± of a figure whose value held while something under a nudge moved', () => {
+    const switching = figure({ ...about, id: 'switching', work: ({ bench }): number => (bench.a > 3 ? bench.b : 0) })
+    const engine = engineOver(toy(), [switching])
+    expect(engine.withDoubt(switching).doubt?.u).toBe(4) // nudged over 3, b is read
+    engine.update(toy({ b: measured(9, 0.2) }))
+    expect(engine.withDoubt(switching).doubt?.u).toBe(9)
+    expect(engine.counts.worked).toBe(1)
+  })
+
+  it('counts a thing that was added, through the keys it listed', () => {
+    const engine = engineOver(toy())
+    expect(engine.value(total).result).toEqual({ known: true, value: 1 })
+    engine.update(toy({ things: { one: { size: exactly(1) }, two: { size: exactly(5) } } }))
+    expect(engine.value(total).result).toEqual({ known: true, value: 6 })
+  })
+
+  it('gives the same object again after an undo to the same document', () => {
+    const first = toy()
+    const engine = engineOver(first)
+    const before = engine.withDoubt(sum)
+    engine.update({ ...first, b: measured(5, 0.2) })
+    engine.update(first)
+    expect(engine.withDoubt(sum)).toBe(before)
+  })
+
+  it('reads a frozen document and refuses to write to it', () => {
+    const frozen = Object.freeze({ ...toy(), a: Object.freeze(measured(3, 0.1)) })
+    const writing = figure({ ...about, id: 'w', work: ({ bench }): number => ((bench as { a: number }).a = 1) })
+    expect(engineOver(frozen).value(total).result.known).toBe(true)
+    expect(engineOver(frozen, [writing]).value(writing).result).toMatchObject({ known: false, why: { kind: 'failed' } })
+  })
+})
+
+describe('what is not known', () => {
+  it('names every missing fact, through the chain', () => {
+    const { result } = engineOver(toy({ a: missing(), b: missing() })).value(sum)
+    expect(result).toEqual({ known: false, why: { kind: 'missing', facts: ['a'] } })
+    const both = figure({ ...about, id: 'both', work: ({ bench }): number => bench.a * bench.b })
+    expect(engineOver(toy({ a: missing(), b: missing() }), [both]).value(both).result).toMatchObject({
+      why: { facts: ['a', 'b'] },
+    })
+  })
+
+  it('finds a ring and names its members, and forgets it when the bench breaks it', () => {
+    const first = figure({ ...about, id: 'first', work: (view): number => (view.bench.a > 0 ? view.figure(second) : 1) })
+    const second: typeof first = figure({ ...about, id: 'second', work: (view): number => view.figure(first) + 1 })
+    const engine = engineOver(toy(), [first, second])
+    expect(engine.value(first).result).toEqual({ known: false, why: { kind: 'ring', keys: ['first', 'second', 'first'] } })
+    engine.update(toy({ a: measured(-1, 0.1) }))
+    expect(engine.value(second).result).toEqual({ known: true, value: 2 })
+  })
+
+  it('tells a range error, a solver without rest and a fault apart', () => {
+    const bad = figure({
+      ...about,
+      id: 'bad',
+      work: (): number => {
+        throw new RangeError('x must be 1…2, got 3')
+      },
+    })
+    const lost = figure({ ...about, id: 'lost', work: (): number => findRoot((x) => x * x + 1, 0, 1) })
+    const broken = figure({ ...about, id: 'broken', work: (): number => (undefined as unknown as { n: number }).n })
+    const engine = engineOver(toy(), [bad, lost, broken])
+    const kinds = [bad, lost, broken].map((def) => engine.value(def).result).map((it) => (it.known ? 'known' : it.why.kind))
+    expect(kinds).toEqual(['outside', 'not-converged', 'failed'])
+  })
+})
+
+describe('facts of a template', () => {
+  it('reads a half-width as a rectangle and a reading as its u', () => {
+    const engine = engineOver(toy({ a: within(3, 0.3), b: measured(4, 0) }))
+    expect(engine.withDoubt(sum).doubt?.u).toBeCloseTo((2 * 0.3) / Math.sqrt(3), 12)
+  })
+})

@@ -1,0 +1,338 @@
+import { combine, type Doubted } from './doubt'
+import { standardUncertainty, type Choice, type Fact, isChoice, isFact, type FactSpec } from './fact'
+import {
+  keyOf,
+  NotConverged,
+  type AnyFigure,
+  type FigureDef,
+  type FigureKey,
+  type Result,
+  type Unknown,
+  type View,
+} from './figure'
+import { diffPaths, getAt, KEYS, plainAt, type Path } from './path'
+import { viewOf, type Tap } from './view'
+
+/** A figure worked: its result, and the facts and choices it rests on through the whole chain. */
+export interface Evaluation<T = unknown> {
+  readonly key: FigureKey
+  readonly def: AnyFigure
+  readonly args: readonly string[]
+  readonly result: Result<T>
+  readonly leaves: ReadonlySet<Path>
+}
+
+/** A figure worked together with its ±. */
+export interface WithDoubt<T = unknown> extends Evaluation<T> {
+  /** Null where the figure is unknown, is not a number, or states that it has none. */
+  readonly doubt: Doubted | null
+}
+
+export interface EngineConfig {
+  readonly figures: readonly AnyFigure[]
+  /** Range of the fact at a path, so that a nudge does not leave it. */
+  readonly specAt: (path: Path) => Pick<FactSpec, 'min' | 'max'> | undefined
+  readonly now?: number
+}
+
+export interface Engine<B extends object> {
+  /** Takes a new document; figures are worked again only when asked for, and only where a read changed. */
+  update(bench: B): void
+  readonly bench: B
+  value<A extends readonly string[], T>(def: FigureDef<B, A, T>, ...args: A): Evaluation<T>
+  withDoubt<A extends readonly string[], T>(def: FigureDef<B, A, T>, ...args: A): WithDoubt<T>
+  /** The same by id, for records and verdicts. @throws {RangeError} for an id that is not listed. */
+  byId(id: string, args: readonly string[]): WithDoubt
+  valueById(id: string, args: readonly string[]): Evaluation
+  /** How often a figure's work ran: on the bench, and under a nudge. For tests and benchmarks. */
+  readonly counts: { worked: number; nudged: number }
+}
+
+interface Nudge {
+  readonly id: string
+  readonly path: Path
+  readonly value: number | string
+}
+
+/** Memo of one figure: valid while every recorded read and every used figure compares equal. */
+interface Memo extends Evaluation {
+  readonly reads: ReadonlyMap<Path, unknown>
+  readonly uses: ReadonlyMap<FigureKey, Result>
+  /** Results under nudges of leaves, and what those runs read beyond the leaves. */
+  readonly nudged: Map<string, Result>
+  readonly beyond: Map<Path, unknown>
+  doubt?: { readonly doubted: Doubted | null; readonly facts: ReadonlyMap<Path, unknown>; readonly shown: WithDoubt }
+}
+
+class Missing extends Error {
+  constructor(readonly facts: readonly Path[]) {
+    super('missing')
+  }
+}
+
+class UsesUnknown extends Error {
+  constructor(readonly why: Unknown) {
+    super('uses an unknown figure')
+  }
+}
+
+/**
+ * The evaluator: figures as pure functions of one immutable document, remembered by what they read.
+ * @throws {RangeError} where two figures share an id.
+ */
+export function createEngine<B extends object>(first: B, config: EngineConfig): Engine<B> {
+  const defs = new Map(config.figures.map((def) => [def.id, def]))
+  if (defs.size !== config.figures.length) throw new RangeError('two figures share an id')
+  const memos = new Map<FigureKey, Memo>()
+  const readBy = new Map<Path, Set<FigureKey>>()
+  const usedBy = new Map<FigureKey, Set<FigureKey>>()
+  const suspect = new Set<FigureKey>()
+  /** Being compared at the moment; a ring of figures comes back here. */
+  const checking = new Set<FigureKey>()
+  const counts = { worked: 0, nudged: 0 }
+  const open: FigureKey[] = []
+  let bench = first
+
+  function update(next: B): void {
+    if (next === bench) return
+    const changed = diffPaths(bench, next)
+    bench = next
+    const queue = changed.flatMap((path) => [...(readBy.get(path) ?? [])])
+    for (let key = queue.pop(); key !== undefined; key = queue.pop()) {
+      if (suspect.has(key)) continue
+      suspect.add(key)
+      queue.push(...(usedBy.get(key) ?? []))
+    }
+  }
+
+  function evaluate(def: AnyFigure, args: readonly string[]): Memo {
+    const key = keyOf(def.id, args)
+    const known = memos.get(key)
+    if (known !== undefined && (!suspect.has(key) || checking.has(key) || stillHolds(known))) return known
+    suspect.delete(key)
+    const memo = work(def, args, key)
+    memos.set(key, memo)
+    for (const path of memo.reads.keys()) noteIn(readBy, path, key)
+    for (const used of memo.uses.keys()) noteIn(usedBy, used, key)
+    return memo
+  }
+
+  function stillHolds(memo: Memo): boolean {
+    checking.add(memo.key)
+    const same =
+      [...memo.reads].every(([path, was]) => Object.is(plainAt(bench, path), was)) &&
+      [...memo.uses].every(([key, was]) => sameResult(reEvaluate(key), was))
+    checking.delete(memo.key)
+    if (!same) return false
+    suspect.delete(memo.key)
+    if ([...memo.beyond].some(([path, was]) => !Object.is(plainAt(bench, path), was))) {
+      memo.nudged.clear()
+      memo.beyond.clear()
+      delete memo.doubt
+    }
+    return true
+  }
+
+  function reEvaluate(key: FigureKey): Result | undefined {
+    const memo = memos.get(key)
+    return memo === undefined ? undefined : evaluate(memo.def, memo.args).result
+  }
+
+  function work(def: AnyFigure, args: readonly string[], key: FigureKey): Memo {
+    const reads = new Map<Path, unknown>()
+    const uses = new Map<FigureKey, Result>()
+    const leaves = new Set<Path>()
+    const tap = recorder(reads, (path) => leaves.add(path), null)
+    const use = (used: AnyFigure, usedArgs: readonly string[]): Result => {
+      const memo = evaluate(used, usedArgs)
+      uses.set(memo.key, memo.result)
+      for (const leaf of memo.leaves) leaves.add(leaf)
+      return memo.result
+    }
+    counts.worked++
+    const result = run(def, args, key, tap, use)
+    return { key, def, args, result, leaves, reads, uses, nudged: new Map(), beyond: new Map() }
+  }
+
+  /** The result of a figure with one fact moved; what does not rest on that fact is taken as it is. */
+  function under(memo: Memo, nudge: Nudge): Result {
+    if (!memo.leaves.has(nudge.path)) return memo.result
+    const known = memo.nudged.get(nudge.id)
+    if (known !== undefined) return known
+    const reads = new Map<Path, unknown>()
+    const tap = recorder(reads, () => undefined, nudge)
+    const use = (def: AnyFigure, args: readonly string[]): Result => {
+      const used = evaluate(def, args)
+      const result = under(used, nudge)
+      if (!memo.uses.has(used.key)) for (const leaf of used.leaves) reads.set(leaf, plainAt(bench, leaf))
+      if (used.leaves.has(nudge.path))
+        for (const source of [used.reads, used.beyond]) for (const [path, was] of source) reads.set(path, was)
+      return result
+    }
+    counts.nudged++
+    const result = run(memo.def, memo.args, memo.key, tap, use)
+    for (const [path, was] of reads) {
+      if (memo.reads.has(path)) continue
+      memo.beyond.set(path, was)
+      noteIn(readBy, path, memo.key)
+    }
+    memo.nudged.set(nudge.id, result)
+    return result
+  }
+
+  function run(
+    def: AnyFigure,
+    args: readonly string[],
+    key: FigureKey,
+    tap: Tap & { readonly missing: Path[] },
+    use: (def: AnyFigure, args: readonly string[]) => Result,
+  ): Result {
+    if (open.includes(key)) return { known: false, why: { kind: 'ring', keys: [...open.slice(open.indexOf(key)), key] } }
+    open.push(key)
+    const view: View<B> = {
+      bench: viewOf(bench, '', tap) as View<B>['bench'],
+      now: config.now ?? 0,
+      figure: (used, ...usedArgs) => {
+        const result = use(used, usedArgs)
+        if (!result.known) throw new UsesUnknown(result.why)
+        return result.value as never
+      },
+    }
+    try {
+      const value: unknown = def.work(view, ...args)
+      if (tap.missing.length > 0) throw new Missing(tap.missing)
+      if (typeof value === 'number' && !Number.isFinite(value)) throw new RangeError(`${def.label} has no finite value here`)
+      return { known: true, value }
+    } catch (error) {
+      return { known: false, why: reasonOf(error, tap.missing) }
+    } finally {
+      open.pop()
+    }
+  }
+
+  function recorder(
+    reads: Map<Path, unknown>,
+    leaf: (path: Path) => void,
+    nudge: Nudge | null,
+  ): Tap & { readonly missing: Path[] } {
+    const missing: Path[] = []
+    const readFact = (path: Path, fact: Fact): number => {
+      reads.set(path, fact.value)
+      leaf(path)
+      if (fact.value === null) missing.push(path)
+      const value = nudge?.path === path ? Number(nudge.value) : (fact.value ?? Number.NaN)
+      return fact.instrument === undefined ? value : corrected(value, fact.instrument)
+    }
+    /** A reading of an instrument shares its scale and zero errors with all its other readings (T7). */
+    const corrected = (value: number, id: string): number => {
+      const at = `instruments.${id}`
+      const scale = getAt(bench, `${at}.scale`)
+      const zero = getAt(bench, `${at}.zero`)
+      if (!isFact(scale) || !isFact(zero)) return value
+      return value * (1 + readFact(`${at}.scale`, scale)) + readFact(`${at}.zero`, zero)
+    }
+    return {
+      missing,
+      fact: readFact,
+      choice: (path: Path, choice: Choice) => {
+        reads.set(path, choice.chosen)
+        leaf(path)
+        if (nudge?.path === path) return String(nudge.value)
+        if (choice.chosen === null) throw new Missing([...missing, path])
+        return choice.chosen
+      },
+      plain: (path, value) => void reads.set(path, value),
+      keys: (path, keys) => void reads.set(path + KEYS, keys.join('\n')),
+    }
+  }
+
+  function withDoubt(def: AnyFigure, args: readonly string[]): WithDoubt {
+    const memo = evaluate(def, args)
+    const known = memo.doubt
+    if (known !== undefined && [...known.facts].every(([path, was]) => sameDoubt(getAt(bench, path), was))) return known.shown
+    const doubted = doubtOf(memo)
+    const { key, result, leaves } = memo
+    const shown: WithDoubt = { key, def, args, result, leaves, doubt: doubted }
+    memo.doubt = { doubted, facts: new Map([...leaves].map((path) => [path, getAt(bench, path)])), shown }
+    return shown
+  }
+
+  function doubtOf(memo: Memo): Doubted | null {
+    const method = memo.def.doubt
+    if (!memo.result.known || (typeof method === 'object' && 'none' in method)) return null
+    const parts = [...memo.leaves].map((path) => {
+      const node = getAt(bench, path)
+      const at = (value: number | string) => under(memo, { id: `${path}@${value}`, path, value })
+      if (isFact(node) && node.value !== null) {
+        const { value, doubt } = node
+        const u = method === 'nudge' ? standardUncertainty(doubt) : 0
+        const range = config.specAt(path)
+        const nudged = (moved: number) => {
+          const inside = range === undefined || (moved >= range.min && moved <= range.max)
+          return u > 0 && inside ? at(moved) : null
+        }
+        const others = doubt.kind === 'alternatives' ? doubt.others.map(at) : []
+        const dof = doubt.kind === 'standard' ? (doubt.dof ?? Infinity) : Infinity
+        return { path, u, dof, plus: nudged(value + u), minus: nudged(value - u), others }
+      }
+      const choices = isChoice(node) && node.doubt.kind === 'alternatives' ? node.doubt.others : []
+      return { path, u: 0, dof: Infinity, plus: null, minus: null, others: choices.map(at) }
+    })
+    return combine(memo.result.value, parts)
+  }
+
+  function listed(id: string): AnyFigure {
+    const def = defs.get(id)
+    if (def === undefined) throw new RangeError(`no figure is called ${id}`)
+    return def
+  }
+
+  return {
+    update,
+    get bench() {
+      return bench
+    },
+    value: (def, ...args) => evaluate(def, args) as Evaluation<never>,
+    withDoubt: (def, ...args) => withDoubt(def, args) as WithDoubt<never>,
+    byId: (id, args) => withDoubt(listed(id), args),
+    valueById: (id, args) => evaluate(listed(id), args),
+    counts,
+  }
+}
+
+function noteIn<K>(index: Map<K, Set<FigureKey>>, at: K, key: FigureKey): void {
+  const known = index.get(at)
+  if (known === undefined) index.set(at, new Set([key]))
+  else known.add(key)
+}
+
+function reasonOf(error: unknown, missing: readonly Path[]): Unknown {
+  if (error instanceof Missing) return { kind: 'missing', facts: error.facts }
+  const below = error instanceof UsesUnknown ? error.why : null
+  if (missing.length > 0)
+    return { kind: 'missing', facts: [...new Set([...missing, ...(below?.kind === 'missing' ? below.facts : [])])] }
+  if (below !== null) return below
+  const message = error instanceof Error ? error.message : String(error)
+  if (error instanceof NotConverged) return { kind: 'not-converged', message }
+  return { kind: error instanceof RangeError ? 'outside' : 'failed', message }
+}
+
+function sameResult(a: Result | undefined, b: Result): boolean {
+  if (a === b) return true
+  if (a === undefined || a.known !== b.known) return false
+  if (a.known && b.known) return Object.is(a.value, b.value) || (typeof a.value === 'object' && sameJson(a.value, b.value))
+  return sameJson(a, b)
+}
+
+/** Whether a fact's value and doubt are as they were; what was typed may differ. */
+function sameDoubt(now: unknown, was: unknown): boolean {
+  if (now === was) return true
+  if (isFact(now) && isFact(was))
+    return now.value === was.value && now.instrument === was.instrument && sameJson(now.doubt, was.doubt)
+  if (isChoice(now) && isChoice(was)) return now.chosen === was.chosen && sameJson(now.doubt, was.doubt)
+  return false
+}
+
+function sameJson(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}

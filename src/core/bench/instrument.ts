@@ -1,0 +1,55 @@
+import { z } from 'zod'
+import { fact } from './fact'
+
+/**
+ * Something that reads: its range, resolution and standard uncertainty of one reading, and the two errors that
+ * all of its readings share. A reading r of it stands for r × (1 + scale) + zero (T7), so that what is shared
+ * cancels wherever a figure divides or subtracts readings.
+ */
+export const instrumentSchema = z.strictObject({
+  order: z.number(),
+  name: z.string().min(1).max(60),
+  /** What it reads; only lengths so far. */
+  quantity: z.enum(['length']),
+  /** Range in the core's unit. */
+  min: z.number(),
+  max: z.number(),
+  /** Smallest division, core's unit. */
+  resolution: z.number().positive(),
+  /** Standard uncertainty of one reading (repeatability and resolution), core's unit. */
+  u: z.number().positive(),
+  scale: fact({
+    label: 'Scale error of the instrument',
+    quantity: 'ratio',
+    min: -0.05,
+    max: 0.05,
+    unit: 'percent',
+    assume: { value: 0, halfWidth: 0.1, unit: 'percent' },
+    how: 'Compare with a gauge block or a certified rule: true length over reading, less one.',
+  }),
+  zero: fact({
+    label: 'Zero error of the instrument',
+    quantity: 'length',
+    min: -5,
+    max: 5,
+    assume: { value: 0, halfWidth: 0, unit: 'mm' },
+    how: 'Close the jaws: true zero less what it reads.',
+  }),
+})
+
+export const instrumentsSchema = z.record(z.string(), instrumentSchema)
+export type Instrument = z.infer<typeof instrumentSchema>
+export type Instruments = Readonly<Record<string, Instrument>>
+
+/** The instrument at hand with the smallest uncertainty whose range takes in a value, if any does. */
+export function bestInstrument(
+  instruments: Instruments,
+  quantity: string,
+  value: number,
+): { id: string; instrument: Instrument } | null {
+  const fitting = Object.entries(instruments)
+    .filter(([, it]) => it.quantity === quantity && value >= it.min && value <= it.max)
+    .sort(([, p], [, q]) => p.u - q.u)
+  const [first] = fitting
+  return first === undefined ? null : { id: first[0], instrument: first[1] }
+}

@@ -1,0 +1,70 @@
+import { isChoice, isFact } from './fact'
+
+/** A place on the bench: keys joined by dots. A trailing `/*` stands for the list of keys at that place. */
+export type Path = string
+
+export const KEYS = '/*'
+
+/** Path of a key below a path. */
+export function below(path: Path, key: string): Path {
+  return path === '' ? key : `${path}.${key}`
+}
+
+/** What stands at a path; undefined where nothing does. */
+export function getAt(node: unknown, path: Path): unknown {
+  let at = node
+  for (const key of path === '' ? [] : path.split('.')) {
+    if (typeof at !== 'object' || at === null || !Object.hasOwn(at, key)) return undefined
+    at = (at as Record<string, unknown>)[key]
+  }
+  return at
+}
+
+/** A copy with the value at a path replaced; everything beside the path is shared. Undefined removes the key. */
+export function setAt<T>(node: T, path: Path, value: unknown): T {
+  const [key = '', ...rest] = path.split('.')
+  const source = (node ?? {}) as Record<string, unknown>
+  const next = rest.length === 0 ? value : setAt(source[key] ?? {}, rest.join('.'), value)
+  if (next === undefined) return Object.fromEntries(Object.entries(source).filter(([k]) => k !== key)) as T
+  return { ...source, [key]: next } as T
+}
+
+/** What a figure sees at a path: a fact's number, a choice's word, a plain value, or the list of keys. */
+export function plainAt(bench: unknown, path: Path): unknown {
+  if (path.endsWith(KEYS)) return keysOf(getAt(bench, path.slice(0, -KEYS.length)))
+  const node = getAt(bench, path)
+  if (isFact(node)) return node.value
+  if (isChoice(node)) return node.chosen
+  return typeof node === 'object' && node !== null ? '{}' : node
+}
+
+/** The keys at a place as one comparable string. */
+export function keysOf(node: unknown): string {
+  return typeof node === 'object' && node !== null ? Object.keys(node).join('\n') : ''
+}
+
+/** Paths at which two documents differ: facts, choices and plain values whole, and lists of keys. */
+export function diffPaths(before: unknown, after: unknown, path: Path = '', into: Path[] = []): Path[] {
+  if (Object.is(before, after)) return into
+  const branches = isBranch(before) || isBranch(after)
+  if (!branches || path === '' || isBranch(before) !== isBranch(after)) into.push(path)
+  if (!branches) return into
+  if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
+  const left = isBranch(before) ? before : {}
+  const right = isBranch(after) ? after : {}
+  for (const key of new Set([...Object.keys(left), ...Object.keys(right)])) {
+    diffPaths(left[key], right[key], below(path, key), into)
+  }
+  return into
+}
+
+function isBranch(node: unknown): node is Record<string, unknown> {
+  return typeof node === 'object' && node !== null && !isFact(node) && !isChoice(node)
+}
+
+/** Calls back for every fact and choice of a document, with its path. */
+export function eachFact(node: unknown, visit: (path: Path, node: object) => void, path: Path = ''): void {
+  if (isFact(node) || isChoice(node)) visit(path, node)
+  if (!isBranch(node)) return
+  for (const [key, child] of Object.entries(node)) eachFact(child, visit, below(path, key))
+}

@@ -1,0 +1,120 @@
+import { z } from 'zod'
+import { shownNumber } from './doubt'
+import type { Engine } from './engine'
+import { plainAt, type Path } from './path'
+
+/**
+ * Something that happened, with what it rested on. Append-only: nothing here is ever edited, and nothing is flagged
+ * as stale; freshness is found by comparing (T11).
+ */
+export const recordSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  benchId: z.string().min(1).max(40),
+  at: z.iso.datetime(),
+  /** The stage it belongs to. */
+  stage: z.string().max(40),
+  title: z.string().min(1).max(200),
+  note: z.string().max(4000),
+  /** What to do when it is stale. */
+  redo: z.string().max(400),
+  read: z.array(z.strictObject({ path: z.string(), value: z.union([z.number(), z.string(), z.boolean(), z.null()]) })),
+  gave: z.array(
+    z.strictObject({
+      figure: z.string(),
+      args: z.array(z.string()),
+      value: z.number(),
+      /** A change up to this counts as the same, core's unit. */
+      same: z.number().nonnegative(),
+    }),
+  ),
+  /** Records it stands on. */
+  beneath: z.array(z.string()),
+})
+
+export type BenchRecord = z.infer<typeof recordSchema>
+
+/** A record's state against the present bench. */
+export type Freshness = 'fresh' | 'touched' | 'stale'
+
+export interface Consequence {
+  readonly record: BenchRecord
+  readonly freshness: Freshness
+  readonly moved: readonly {
+    readonly figure: string
+    readonly args: readonly string[]
+    readonly then: number
+    readonly now: number | null
+  }[]
+  readonly touched: readonly { readonly path: Path; readonly then: unknown; readonly now: unknown }[]
+  /** Titles of stale records beneath it. */
+  readonly because: readonly string[]
+}
+
+/** Makes a record of figures as they stand now. @throws {RangeError} if one of them is not known. */
+export function recordOf<B extends object>(
+  engine: Engine<B>,
+  about: Omit<BenchRecord, 'read' | 'gave'>,
+  figures: readonly { readonly id: string; readonly args: readonly string[]; readonly same: number }[],
+): BenchRecord {
+  const evaluations = figures.map(({ id, args, same }) => ({ same, is: engine.valueById(id, args) }))
+  const gave = evaluations.map(({ same, is }) => {
+    const value = shownNumber(is.result)
+    if (value === null) throw new RangeError(`${is.key} is not known, so it cannot be recorded`)
+    return { figure: is.def.id, args: [...is.args], value, same }
+  })
+  const paths = new Set(evaluations.flatMap(({ is }) => [...is.leaves]))
+  const read = [...paths].map((path) => ({ path, value: plainAt(engine.bench, path) as number | string | null }))
+  return { ...about, gave, read }
+}
+
+/**
+ * Compares every record with the present bench.
+ * @param stageOrder The route: breaks ties after the order of records.
+ * @returns Touched and stale records only, in the order in which to redo them: what lies beneath first, then the
+ * order of the route, then age.
+ */
+export function consequences<B extends object>(
+  engine: Engine<B>,
+  records: readonly BenchRecord[],
+  stageOrder: readonly string[],
+): Consequence[] {
+  const ordered = redoOrder(records, stageOrder)
+  const found = new Map<string, Consequence>()
+  for (const record of ordered) {
+    const because = record.beneath.flatMap((id) =>
+      found.get(id)?.freshness === 'stale' ? [found.get(id)?.record.title ?? id] : [],
+    )
+    const moved = record.gave.flatMap((given) => movedFrom(engine, given))
+    const touched = record.read.flatMap(({ path, value }) => {
+      const now = plainAt(engine.bench, path)
+      return Object.is(now, value) ? [] : [{ path, then: value, now }]
+    })
+    const freshness = moved.length > 0 || because.length > 0 ? 'stale' : touched.length > 0 ? 'touched' : 'fresh'
+    found.set(record.id, { record, freshness, moved, touched, because })
+  }
+  return ordered.flatMap(({ id }) => found.get(id) ?? []).filter(({ freshness }) => freshness !== 'fresh')
+}
+
+function movedFrom<B extends object>(engine: Engine<B>, given: BenchRecord['gave'][number]): Consequence['moved'] {
+  const { figure, args, value: then, same } = given
+  const now = shownNumber(engine.valueById(figure, args).result)
+  const moved = now === null || Math.abs(now - then) > same
+  return moved ? [{ figure, args, then, now }] : []
+}
+
+/** Topological over `beneath`; among the free ones by route, then by time. Records in a ring come last, by time. */
+function redoOrder(records: readonly BenchRecord[], stageOrder: readonly string[]): BenchRecord[] {
+  const byRoute = [...records].sort(
+    (p, q) => stageOrder.indexOf(p.stage) - stageOrder.indexOf(q.stage) || p.at.localeCompare(q.at) || p.id.localeCompare(q.id),
+  )
+  const waiting = new Set(byRoute.map(({ id }) => id))
+  const out: BenchRecord[] = []
+  while (out.length < byRoute.length) {
+    const free = byRoute.find(({ id, beneath }) => waiting.has(id) && !beneath.some((under) => waiting.has(under)))
+    const next = free ?? byRoute.find(({ id }) => waiting.has(id))
+    if (next === undefined) break
+    waiting.delete(next.id)
+    out.push(next)
+  }
+  return out
+}

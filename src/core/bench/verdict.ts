@@ -1,0 +1,120 @@
+import type { Finding } from '../units'
+import { shownNumber } from './doubt'
+import type { Engine, WithDoubt } from './engine'
+import { isChoice, isFact } from './fact'
+import type { AnyFigure, Unknown } from './figure'
+import { getAt, type Path } from './path'
+
+/** What a figure held against a limit comes to. */
+export type Mark = 'good' | 'look' | 'stop' | 'unknown'
+
+/** Prints a value of the core with its ±, in the bench's own system. */
+export type Say = (value: number, expanded?: number | null) => string
+
+/** The sentence a verdict says, and the one thing to do next. */
+export interface Wording {
+  /** Bold; the answer in a few words. */
+  readonly head: string
+  readonly why: string
+  readonly next?: { readonly words: string; readonly path: Path }
+}
+
+export interface VerdictDef {
+  readonly id: string
+  /** The stage that owns it. */
+  readonly stage: string
+  /** The margin figure: limit and value worked together. */
+  readonly margin: AnyFigure
+  /** The margin from which it is good, in the margin's own unit. */
+  readonly goodFrom: number
+  /** The margin below which it is a stop; between the two, look. */
+  readonly stopBelow: number
+  /** Where it can hurt, straddling is a stop. */
+  readonly hazard?: boolean
+  readonly say: (context: {
+    readonly mark: Mark
+    readonly args: readonly string[]
+    /** The margin as a number; NaN where it is unknown. */
+    readonly margin: number
+    /** Reads another figure for the sentence: its value and ±, printed. */
+    readonly figure: (def: AnyFigure, ...args: string[]) => string
+    /** Prints the number of a fact. */
+    readonly fact: (path: Path) => string
+    /** A plain word of the bench, such as an axis letter. */
+    readonly word: (path: Path) => string
+  }) => Wording
+}
+
+export interface Verdict {
+  readonly def: VerdictDef
+  readonly args: readonly string[]
+  readonly mark: Mark
+  /** The margin's interval crosses a limit. */
+  readonly straddles: boolean
+  readonly margin: WithDoubt
+  /** Facts under it that nobody has checked. */
+  readonly assumed: readonly Path[]
+  readonly unknown: Unknown | null
+}
+
+/**
+ * Judges one margin: good, look or stop where the whole interval agrees; not known yet where it straddles the stop
+ * limit (a hazard: stop); look where it straddles good and look (T9).
+ */
+export function judge<B extends object>(engine: Engine<B>, def: VerdictDef, args: readonly string[]): Verdict {
+  const margin = engine.byId(def.margin.id, args)
+  const value = shownNumber(margin.result)
+  const assumed = [...margin.leaves].filter((path) => restsOnGuess(getAt(engine.bench, path)))
+  const base = { def, args, margin, assumed }
+  if (value === null || !margin.result.known) {
+    return { ...base, mark: 'unknown', straddles: false, unknown: margin.result.known ? null : margin.result.why }
+  }
+  const { low, high } = margin.doubt ?? { low: value, high: value }
+  const straddles = low < def.stopBelow && high >= def.stopBelow
+  return { ...base, mark: markOf(def, low, high), straddles, unknown: null }
+}
+
+function markOf({ goodFrom, stopBelow, hazard }: VerdictDef, low: number, high: number): Mark {
+  if (low >= goodFrom) return 'good'
+  if (high < stopBelow) return 'stop'
+  if (low < stopBelow) return hazard === true ? 'stop' : 'unknown'
+  return 'look'
+}
+
+function restsOnGuess(node: unknown): boolean {
+  return (isFact(node) || isChoice(node)) && node.origin === 'assumed'
+}
+
+const ORDER: readonly Mark[] = ['good', 'unknown', 'look', 'stop']
+
+/** The worst of several marks; null where there are none. */
+export function worstMark(marks: readonly Mark[]): Mark | null {
+  return marks.reduce<Mark | null>(
+    (worst, mark) => (worst === null || ORDER.indexOf(mark) > ORDER.indexOf(worst) ? mark : worst),
+    null,
+  )
+}
+
+/** Why a figure is not known, in one sentence that says what to do. @param nameOf Label of the fact at a path. */
+export function sayUnknown(why: Unknown, nameOf: (path: Path) => string): Finding {
+  const say = (message: string): Finding => ({ code: why.kind, severity: 'error', message })
+  switch (why.kind) {
+    case 'missing':
+      return { ...say(`Not known yet: enter ${listOf(why.facts.map(nameOf))}.`), path: why.facts[0] ?? '' }
+    case 'ring':
+      return say(`These figures wait for each other: ${why.keys.join(' → ')}. Enter one of them as a fact.`)
+    case 'outside':
+      return say(`Outside what the formula covers: ${why.message}.`)
+    case 'not-converged':
+      return say(`The solution did not come to rest (${why.message}). Check the facts for a value that is far off.`)
+    case 'failed':
+      return say(`This figure could not be worked: ${why.message}. Export the bench file and report it.`)
+  }
+}
+
+function listOf(words: readonly string[]): string {
+  const unique = [...new Set(words.map((word) => word.charAt(0).toLowerCase() + word.slice(1)))]
+  return unique.length <= 1
+    ? `the ${unique.join('')}`
+    : `the ${unique.slice(0, -1).join(', the ')} and the ${unique.at(-1) ?? ''}`
+}

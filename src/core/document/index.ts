@@ -1,0 +1,5 @@
+export * from './bench'
+export * from './catalogue'
+export * from './migrations'
+export * from './stages'
+export * from './template'

@@ -1,0 +1,6 @@
+export * as units from './units'
+export * as bench from './bench'
+export * as motion from './motion'
+export * as optics from './optics'
+export * as safety from './safety'
+export * as document from './document'

@@ -1,0 +1,243 @@
+import { figureOf, type Plain, type View } from '../bench'
+import { requireInRange } from '../units'
+import { beltTravelPerTurn, pitchRadius, screwLead, stepsPerMm } from './drive'
+import { runOut, speedByStepRate } from './speed'
+import { closure, outOfSquare, wander } from './squareness'
+import type { Axis, MotionBench } from './slice'
+
+const figure = figureOf<MotionBench>()
+const MICRO = { metric: 'um', inch: 'mil' } as const
+
+function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
+  const axis = view.bench.motion.axes[id]
+  if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
+  return axis
+}
+
+export const travelPerTurn = figure({
+  id: 'motion.travelPerTurn',
+  label: 'Travel a turn',
+  quantity: 'length',
+  show: { metric: 'mm', inch: 'in' },
+  formula: 'L = \\v{p}\\,\\v{z} \\quad\\text{or}\\quad L = \\v{P}\\,\\v{n}',
+  symbols: {
+    p: 'motion.axes.{0}.beltPitch',
+    z: 'motion.axes.{0}.pulleyTeeth',
+    P: 'motion.axes.{0}.screwPitch',
+    n: 'motion.axes.{0}.screwStarts',
+  },
+  source: 'By definition of pitch line and lead (ISO 5408).',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const axis = axisOf(view, axisId)
+    return axis.drive === 'screw'
+      ? screwLead({ screwPitchMm: axis.screwPitch, screwStarts: axis.screwStarts })
+      : beltTravelPerTurn({ beltPitchMm: axis.beltPitch, pulleyTeeth: axis.pulleyTeeth })
+  },
+})
+
+export const reduction = figure({
+  id: 'motion.reduction',
+  label: 'Reduction',
+  quantity: 'ratio',
+  formula: 'i = \\dfrac{\\v{z_2}}{\\v{z_1}}',
+  symbols: { z_1: 'motion.axes.{0}.motorTeeth', z_2: 'motion.axes.{0}.drivenTeeth' },
+  source: 'By definition: teeth driven over teeth driving; 1 without a reduction.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const axis = axisOf(view, axisId)
+    return axis.drive === 'reducedBelt' ? axis.drivenTeeth / axis.motorTeeth : 1
+  },
+})
+
+export const steps = figure({
+  id: 'motion.stepsPerMm',
+  label: 'Steps per millimetre, nominal',
+  quantity: 'stepsPerLength',
+  formula: 's = \\dfrac{\\v{N}\\,\\v{m}\\,\\v{i}}{\\v{L}}',
+  symbols: {
+    N: 'motion.axes.{0}.fullSteps',
+    m: 'motion.axes.{0}.microsteps',
+    i: '=motion.reduction|{0}',
+    L: '=motion.travelPerTurn|{0}',
+  },
+  source: 'By definition: one turn moves L and takes N·m·i microsteps.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { fullSteps, microsteps } = axisOf(view, axisId)
+    const turns = view.figure(reduction, axisId)
+    return stepsPerMm({ fullSteps, microsteps, reduction: turns, travelPerTurnMm: view.figure(travelPerTurn, axisId) })
+  },
+})
+
+export const smallestStep = figure({
+  id: 'motion.smallestStep',
+  label: 'Smallest step',
+  quantity: 'length',
+  show: MICRO,
+  formula: 'd = \\dfrac{1}{\\v{s}}',
+  symbols: { s: '=motion.stepsPerMm|{0}' },
+  source: 'By definition.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => 1 / view.figure(steps, axisId),
+})
+
+export const topSpeed = figure({
+  id: 'motion.topSpeedByStepRate',
+  label: 'Top speed by step rate',
+  quantity: 'speed',
+  formula: 'v = \\dfrac{\\v{f}}{\\v{s}}',
+  symbols: { f: 'motion.maxStepRate', s: '=motion.stepsPerMm|{0}' },
+  source: 'By definition: steps a second over steps per millimetre.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => speedByStepRate(view.bench.motion.maxStepRate, view.figure(steps, axisId)),
+})
+
+export const speedReserve = figure({
+  id: 'motion.speedReserve',
+  label: 'Top speed over wanted speed',
+  quantity: 'ratio',
+  formula: 'r = \\dfrac{\\v{v}}{\\v{w}}',
+  symbols: { v: '=motion.topSpeedByStepRate|{0}', w: 'motion.wantedSpeed' },
+  source: 'By definition; 1 is the limit.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => view.figure(topSpeed, axisId) / view.bench.motion.wantedSpeed,
+})
+
+export const wantedRunOut = figure({
+  id: 'motion.runOut',
+  label: 'Run-out for the wanted speed',
+  quantity: 'length',
+  formula: 'x = \\dfrac{\\v{w}^2}{2\\,\\v{a}}',
+  symbols: { w: 'motion.wantedSpeed', a: 'motion.axes.{0}.acceleration' },
+  source: 'Uniformly accelerated motion, v² = 2as.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => runOut(view.bench.motion.wantedSpeed, axisOf(view, axisId).acceleration),
+})
+
+const CORNERS = {
+  a: 'motion.corners.width',
+  b: 'motion.corners.depth',
+  p: 'motion.corners.fromOrigin',
+  q: 'motion.corners.across',
+}
+
+function cornersOf(view: View<MotionBench>) {
+  const { width, depth, fromOrigin, across } = view.bench.motion.corners
+  return { widthMm: width, depthMm: depth, fromOriginMm: fromOrigin, acrossMm: across }
+}
+
+export const squareness = figure({
+  id: 'motion.outOfSquare',
+  label: 'Out of square',
+  quantity: 'angle',
+  formula: '\\delta = \\arcsin\\dfrac{\\v{p}^2 - \\v{q}^2}{4\\,\\v{a}\\,\\v{b}}',
+  symbols: CORNERS,
+  source: 'Law of cosines on both diagonals of a parallelogram.',
+  doubt: 'nudge',
+  work: (view): number => outOfSquare(cornersOf(view)),
+})
+
+export const slant = figure({
+  id: 'motion.slant',
+  label: 'Slant at the end of Y',
+  quantity: 'length',
+  formula: 'e = \\v{b}\\,\\sin \\v{\\delta}',
+  symbols: { b: 'motion.corners.depth', '\\delta': '=motion.outOfSquare' },
+  source: 'Definition of the sine.',
+  doubt: 'nudge',
+  work: (view): number => wander(view.figure(squareness), view.bench.motion.corners.depth),
+})
+
+export const cornerClosure = figure({
+  id: 'motion.cornerClosure',
+  label: 'Diagonals against sides',
+  quantity: 'length',
+  formula: 'c = \\sqrt{\\tfrac12(\\v{p}^2 + \\v{q}^2)} - \\sqrt{\\v{a}^2 + \\v{b}^2}',
+  symbols: CORNERS,
+  source: 'Parallelogram law; near 0 where all four readings are true.',
+  doubt: 'nudge',
+  work: (view): number => closure(cornersOf(view)),
+})
+
+export const squareMargin = figure({
+  id: 'motion.squareMargin',
+  label: 'Angle left within the accepted one',
+  quantity: 'angle',
+  formula: 'm = \\v{\\ell} - |\\v{\\delta}|',
+  symbols: { '\\ell': 'motion.squareWithin', '\\delta': '=motion.outOfSquare' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work: (view): number => view.bench.motion.squareWithin - Math.abs(view.figure(squareness)),
+})
+
+/** The belt's pitch radius, for its drawing. */
+export const pulleyRadius = figure({
+  id: 'motion.pulleyRadius',
+  label: 'Pitch radius of the pulley',
+  quantity: 'length',
+  formula: 'R = \\dfrac{\\v{p}\\,\\v{z}}{2\\pi}',
+  symbols: { p: 'motion.axes.{0}.beltPitch', z: 'motion.axes.{0}.pulleyTeeth' },
+  source: 'By definition of the pitch circle.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { beltPitch, pulleyTeeth } = axisOf(view, axisId)
+    return pitchRadius({ beltPitchMm: beltPitch, pulleyTeeth })
+  },
+})
+
+function axisCalled(view: View<MotionBench>, letter: string): Plain<Axis> {
+  const found = Object.values(view.bench.motion.axes).find((axis) => axis.letter === letter)
+  if (found === undefined) throw new RangeError(`this bench has no ${letter} axis`)
+  return found
+}
+
+export const frameWidth = figure({
+  id: 'motion.frameWidth',
+  label: 'Frame, outside width',
+  quantity: 'length',
+  formula: 'W = X + \\v{c} + 2\\,\\v{t}',
+  symbols: { c: 'motion.frame.carriageWidth', t: 'motion.frame.barWidth' },
+  source: 'Dimension chain: travel, carriage between the side bars, two bars.',
+  doubt: 'nudge',
+  work(view): number {
+    const { carriageWidth, barWidth } = view.bench.motion.frame
+    return requireChain('frameWidth', axisCalled(view, 'X').travel + carriageWidth + 2 * barWidth)
+  },
+})
+
+export const frameDepth = figure({
+  id: 'motion.frameDepth',
+  label: 'Frame, outside depth',
+  quantity: 'length',
+  formula: 'D = Y + \\v{c} + 2\\,\\v{t}',
+  symbols: { c: 'motion.frame.carriageDepth', t: 'motion.frame.barWidth' },
+  source: 'Dimension chain: travel, gantry between the end bars, two bars.',
+  doubt: 'nudge',
+  work(view): number {
+    const { carriageDepth, barWidth } = view.bench.motion.frame
+    return requireChain('frameDepth', axisCalled(view, 'Y').travel + carriageDepth + 2 * barWidth)
+  },
+})
+
+function requireChain(name: string, value: number): number {
+  if (!Number.isNaN(value)) requireInRange(name, value, 1, 10_000, 'mm')
+  return value
+}
+
+export const motionFigures = [
+  travelPerTurn,
+  reduction,
+  steps,
+  smallestStep,
+  topSpeed,
+  speedReserve,
+  wantedRunOut,
+  squareness,
+  slant,
+  cornerClosure,
+  squareMargin,
+  pulleyRadius,
+  frameWidth,
+  frameDepth,
+] as const

@@ -1,0 +1,6 @@
+export * from './drive'
+export * from './figures'
+export * from './slice'
+export * from './speed'
+export * from './squareness'
+export * from './verdicts'

@@ -1,0 +1,75 @@
+import { figureOf, type View } from '../bench'
+import type { OpticsBench } from '../optics'
+import { exposureLimit, requiredDensity } from './exposure'
+import type { SafetyBench } from './slice'
+
+const figure = figureOf<OpticsBench & SafetyBench>()
+
+/** Watching a burn, s. A glance at a visible beam, and a glance at an invisible one. */
+const WATCHING = 100
+const BLINK = 0.25
+const NO_BLINK = 10
+const STANDARD = 'IEC 60825-1:2014, tables A.1 and A.2 (from memory); continuous, point source.'
+const PUPIL = 'IEC 60825-1:2014: whole beam through a 7 mm pupil (from memory). A pulsed beam counts with its peak power.'
+
+function limitAt(view: View<OpticsBench>, seconds: number): number {
+  return exposureLimit(view.bench.optics.wavelength, seconds)
+}
+
+export const limitWatching = figure({
+  id: 'safety.limitWatching',
+  label: 'Exposure limit, watching for 100 s',
+  quantity: 'irradiance',
+  formula: 'E_{100} = \\mathrm{MPE}(\\v{\\lambda},\\, 100\\,\\mathrm{s})',
+  symbols: { '\\lambda': 'optics.wavelength' },
+  source: STANDARD,
+  doubt: 'nudge',
+  work: (view): number => limitAt(view, WATCHING),
+})
+
+export const densityWatching = figure({
+  id: 'safety.densityWatching',
+  label: 'Density to watch a burn, 100 s',
+  quantity: 'opticalDensity',
+  formula: 'D = \\log_{10}\\dfrac{\\v{P}}{\\pi\\,(3.5\\,\\mathrm{mm})^2\\;\\v{E_{100}}}',
+  symbols: { P: 'optics.power', 'E_{100}': '=safety.limitWatching' },
+  source: PUPIL,
+  doubt: 'nudge',
+  work: (view): number => requiredDensity(view.bench.optics.power, view.figure(limitWatching)),
+})
+
+export const limitGlance = figure({
+  id: 'safety.limitGlance',
+  label: 'Exposure limit, a glance',
+  quantity: 'irradiance',
+  formula:
+    'E_g = \\mathrm{MPE}(\\v{\\lambda},\\, t),\\quad t = 0.25\\,\\mathrm{s}\\ \\text{below 700 nm, else}\\ 10\\,\\mathrm{s}',
+  symbols: { '\\lambda': 'optics.wavelength' },
+  source: `${STANDARD} No blink protects from 700 nm on.`,
+  doubt: 'nudge',
+  work: (view): number => limitAt(view, view.bench.optics.wavelength < 700 ? BLINK : NO_BLINK),
+})
+
+export const densityGlance = figure({
+  id: 'safety.densityGlance',
+  label: 'Density for an accidental glance',
+  quantity: 'opticalDensity',
+  formula: 'D_g = \\log_{10}\\dfrac{\\v{P}}{\\pi\\,(3.5\\,\\mathrm{mm})^2\\;\\v{E_g}}',
+  symbols: { P: 'optics.power', E_g: '=safety.limitGlance' },
+  source: PUPIL,
+  doubt: 'nudge',
+  work: (view): number => requiredDensity(view.bench.optics.power, view.figure(limitGlance)),
+})
+
+export const eyewearMargin = figure({
+  id: 'safety.eyewearMargin',
+  label: 'Density of the eyewear beyond what is needed',
+  quantity: 'opticalDensity',
+  formula: 'm = \\v{D_e} - \\v{D}',
+  symbols: { D_e: 'safety.eyewearDensity', D: '=safety.densityWatching' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work: (view): number => view.bench.safety.eyewearDensity - view.figure(densityWatching),
+})
+
+export const safetyFigures = [limitWatching, densityWatching, limitGlance, densityGlance, eyewearMargin] as const

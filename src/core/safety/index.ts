@@ -1,0 +1,4 @@
+export * from './exposure'
+export * from './figures'
+export * from './slice'
+export * from './verdicts'

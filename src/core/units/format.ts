@@ -1,0 +1,66 @@
+import { doubtFromCore, fromCore } from './convert'
+import { unitOf, type UnitId } from './table'
+
+/** Thin, unbreakable: stands between a number and its unit, and between groups of digits. */
+export const THIN_SPACE = '\u202f'
+
+/** A number and its ± as they are printed: strings, already rounded to each other. */
+export interface Printed {
+  readonly value: string
+  /** Without the sign; null where the value is exact or its doubt is not known. */
+  readonly plusMinus: string | null
+  readonly unit: string
+}
+
+/**
+ * Prints a value of the core in a unit, its expanded uncertainty to two digits and itself to the same place.
+ * Without an uncertainty four significant digits are shown, never fewer than the whole part has.
+ * @param value In the core's unit. @param expanded Same unit; null or 0 where there is none.
+ * Source: JCGM 100:2008, 7.2.6 (two significant digits of uncertainty at most, the value to match).
+ * @example printQuantity(80.4137, 0.0231, 'steps/mm') // { value: '80.414', plusMinus: '0.023', unit: 'steps/mm' }
+ */
+export function printQuantity(value: number, expanded: number | null, unit: UnitId): Printed {
+  const symbol = unitOf(unit).symbol
+  const shown = fromCore(value, unit)
+  const spread = expanded === null ? 0 : Math.abs(doubtFromCore(expanded, unit))
+  if (!Number.isFinite(shown)) return { value: '–', plusMinus: null, unit: symbol }
+  if (!(spread > Math.abs(shown) * 1e-9) || !Number.isFinite(spread)) {
+    return { value: printNumber(shown), plusMinus: null, unit: symbol }
+  }
+  const decimals = decimalsOf(spread, 2)
+  return { value: group(fixed(shown, decimals)), plusMinus: group(fixed(spread, decimals)), unit: symbol }
+}
+
+/** A bare number with four significant digits, and all digits of its whole part. */
+export function printNumber(value: number, digits = 4): string {
+  if (value === 0) return '0'
+  if (Number.isInteger(value) && Math.abs(value) < 1e9) return group(String(value))
+  return group(fixed(value, Math.max(0, decimalsOf(value, digits))))
+}
+
+/** One line of text: `80.414 ± 0.023 steps/mm`. */
+export function sayQuantity(value: number, expanded: number | null, unit: UnitId): string {
+  const { value: number, plusMinus, unit: symbol } = printQuantity(value, expanded, unit)
+  const spread = plusMinus === null ? '' : `${THIN_SPACE}±${THIN_SPACE}${plusMinus}`
+  const gap = symbol === '' || symbol === '°' || symbol === '%' ? '' : THIN_SPACE
+  return `${number}${spread}${gap}${symbol}`
+}
+
+function decimalsOf(value: number, digits: number): number {
+  const rounded = Number(Math.abs(value).toPrecision(digits))
+  return digits - 1 - Math.floor(Math.log10(rounded))
+}
+
+function fixed(value: number, decimals: number): string {
+  if (decimals >= 0) return value.toFixed(Math.min(decimals, 12))
+  const unit = 10 ** -decimals
+  return String(Math.round(value / unit) * unit)
+}
+
+/** Groups the whole part by threes from five digits on (ISO 80000-1, 7.3.1), with a true minus sign. */
+function group(text: string): string {
+  const [whole = '', decimals] = text.replace('-', '').split('.')
+  const grouped = whole.length < 5 ? whole : whole.replace(/\B(?=(?:\d{3})+$)/g, THIN_SPACE)
+  const minus = text.startsWith('-') && /[1-9]/.test(text) ? '−' : ''
+  return `${minus}${grouped}${decimals === undefined ? '' : `.${decimals}`}`
+}

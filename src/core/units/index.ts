@@ -1,0 +1,6 @@
+export * from './convert'
+export * from './finding'
+export * from './format'
+export * from './parse'
+export * from './require'
+export * from './table'

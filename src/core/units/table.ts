@@ -1,0 +1,173 @@
+/** The units the product reads and shows. One table; longer than most files because it is one. */
+
+export interface UnitDef {
+  /** As it is printed. */
+  readonly symbol: string
+  readonly quantity: Quantity
+  /** Value in the core's unit = value × scale + offset. */
+  readonly scale: number
+  readonly offset?: number
+  /** What else a person may type, lower case. */
+  readonly words?: readonly string[]
+}
+
+export type Quantity =
+  | 'length'
+  | 'time'
+  | 'speed'
+  | 'acceleration'
+  | 'mass'
+  | 'force'
+  | 'torque'
+  | 'frequency'
+  | 'power'
+  | 'voltage'
+  | 'current'
+  | 'resistance'
+  | 'inductance'
+  | 'pressure'
+  | 'flow'
+  | 'angle'
+  | 'temperature'
+  | 'wavelength'
+  | 'irradiance'
+  | 'stepsPerLength'
+  | 'opticalDensity'
+  | 'ratio'
+  | 'count'
+  | 'divisor'
+
+const inch = 25.4
+const pound = 0.45359237
+const gravity = 9.80665
+
+/**
+ * Every unit by its id. The one with scale 1 is the unit the core keeps.
+ * Source: BIPM SI Brochure, 9th edition; NIST SP 811 (2008), appendix B (inch, pound, foot, degree Fahrenheit).
+ */
+export const UNITS = {
+  mm: { symbol: 'mm', quantity: 'length', scale: 1, words: ['millimetre', 'millimetres', 'millimeter', 'millimeters'] },
+  cm: { symbol: 'cm', quantity: 'length', scale: 10, words: ['centimetre', 'centimetres'] },
+  m: { symbol: 'm', quantity: 'length', scale: 1000, words: ['metre', 'metres', 'meter', 'meters'] },
+  um: { symbol: 'µm', quantity: 'length', scale: 1e-3, words: ['um', 'μm', 'micron', 'microns'] },
+  in: { symbol: 'in', quantity: 'length', scale: inch, words: ['"', '″', 'inch', 'inches'] },
+  mil: { symbol: 'mil', quantity: 'length', scale: inch / 1000, words: ['thou', 'mils'] },
+  ft: { symbol: 'ft', quantity: 'length', scale: 12 * inch, words: ['foot', 'feet'] },
+  s: { symbol: 's', quantity: 'time', scale: 1, words: ['sec', 'second', 'seconds'] },
+  ms: { symbol: 'ms', quantity: 'time', scale: 1e-3 },
+  min: { symbol: 'min', quantity: 'time', scale: 60, words: ['minute', 'minutes'] },
+  h: { symbol: 'h', quantity: 'time', scale: 3600, words: ['hour', 'hours'] },
+  'mm/s': { symbol: 'mm/s', quantity: 'speed', scale: 1 },
+  'mm/min': { symbol: 'mm/min', quantity: 'speed', scale: 1 / 60 },
+  'm/s': { symbol: 'm/s', quantity: 'speed', scale: 1000 },
+  'in/s': { symbol: 'in/s', quantity: 'speed', scale: inch },
+  'in/min': { symbol: 'in/min', quantity: 'speed', scale: inch / 60 },
+  'mm/s2': { symbol: 'mm/s²', quantity: 'acceleration', scale: 1, words: ['mm/s^2', 'mm/s/s'] },
+  'm/s2': { symbol: 'm/s²', quantity: 'acceleration', scale: 1000, words: ['m/s^2', 'm/s/s'] },
+  'in/s2': { symbol: 'in/s²', quantity: 'acceleration', scale: inch, words: ['in/s^2', 'in/s/s'] },
+  kg: { symbol: 'kg', quantity: 'mass', scale: 1 },
+  g: { symbol: 'g', quantity: 'mass', scale: 1e-3, words: ['gram', 'grams'] },
+  lb: { symbol: 'lb', quantity: 'mass', scale: pound, words: ['lbs', 'pound', 'pounds'] },
+  oz: { symbol: 'oz', quantity: 'mass', scale: pound / 16 },
+  N: { symbol: 'N', quantity: 'force', scale: 1 },
+  lbf: { symbol: 'lbf', quantity: 'force', scale: pound * gravity },
+  Nm: { symbol: 'N·m', quantity: 'torque', scale: 1, words: ['n*m', 'nm'] },
+  Ncm: { symbol: 'N·cm', quantity: 'torque', scale: 0.01, words: ['n*cm', 'ncm'] },
+  Hz: { symbol: 'Hz', quantity: 'frequency', scale: 1, words: ['/s', 'steps/s'] },
+  kHz: { symbol: 'kHz', quantity: 'frequency', scale: 1000 },
+  MHz: { symbol: 'MHz', quantity: 'frequency', scale: 1e6 },
+  W: { symbol: 'W', quantity: 'power', scale: 1, words: ['watt', 'watts'] },
+  mW: { symbol: 'mW', quantity: 'power', scale: 1e-3 },
+  V: { symbol: 'V', quantity: 'voltage', scale: 1 },
+  A: { symbol: 'A', quantity: 'current', scale: 1 },
+  mA: { symbol: 'mA', quantity: 'current', scale: 1e-3 },
+  ohm: { symbol: 'Ω', quantity: 'resistance', scale: 1, words: ['ohm', 'ohms'] },
+  H: { symbol: 'H', quantity: 'inductance', scale: 1 },
+  mH: { symbol: 'mH', quantity: 'inductance', scale: 1e-3 },
+  Pa: { symbol: 'Pa', quantity: 'pressure', scale: 1 },
+  inH2O: { symbol: 'inH₂O', quantity: 'pressure', scale: 249.08891, words: ['inh2o', 'inwg'] },
+  'm3/s': { symbol: 'm³/s', quantity: 'flow', scale: 1, words: ['m3/s'] },
+  'm3/h': { symbol: 'm³/h', quantity: 'flow', scale: 1 / 3600, words: ['m3/h'] },
+  'ft3/min': { symbol: 'ft³/min', quantity: 'flow', scale: (12 * inch * 1e-3) ** 3 / 60, words: ['ft3/min', 'cfm'] },
+  rad: { symbol: 'rad', quantity: 'angle', scale: 1 },
+  mrad: { symbol: 'mrad', quantity: 'angle', scale: 1e-3 },
+  deg: { symbol: '°', quantity: 'angle', scale: Math.PI / 180, words: ['deg', 'degree', 'degrees'] },
+  degC: { symbol: '°C', quantity: 'temperature', scale: 1, words: ['c'] },
+  degF: { symbol: '°F', quantity: 'temperature', scale: 5 / 9, offset: -160 / 9, words: ['f'] },
+  nm: { symbol: 'nm', quantity: 'wavelength', scale: 1, words: ['nanometre', 'nanometres'] },
+  'W/m2': { symbol: 'W/m²', quantity: 'irradiance', scale: 1, words: ['w/m2', 'w/m^2'] },
+  'kW/m2': { symbol: 'kW/m²', quantity: 'irradiance', scale: 1000, words: ['kw/m2', 'kw/m^2'] },
+  'steps/mm': { symbol: 'steps/mm', quantity: 'stepsPerLength', scale: 1, words: ['/mm', 'step/mm'] },
+  'steps/in': { symbol: 'steps/in', quantity: 'stepsPerLength', scale: 1 / inch, words: ['/in', 'step/in'] },
+  OD: { symbol: 'OD', quantity: 'opticalDensity', scale: 1 },
+  one: { symbol: '', quantity: 'ratio', scale: 1 },
+  percent: { symbol: '%', quantity: 'ratio', scale: 0.01, words: ['percent'] },
+  count: { symbol: '', quantity: 'count', scale: 1 },
+  divisor: { symbol: '', quantity: 'divisor', scale: 1 },
+} as const satisfies Record<string, UnitDef>
+
+export type UnitId = keyof typeof UNITS
+export const UNIT_IDS = Object.keys(UNITS) as readonly UnitId[]
+
+/** The unit's row, typed as the general shape. */
+export function unitOf(id: UnitId): UnitDef {
+  return UNITS[id]
+}
+
+/** Metric or inch: how one bench shows its figures. Facts keep what was typed. */
+export type UnitSystem = 'metric' | 'inch'
+
+/** The unit the core keeps for each quantity. */
+export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
+  length: 'mm',
+  time: 's',
+  speed: 'mm/s',
+  acceleration: 'mm/s2',
+  mass: 'kg',
+  force: 'N',
+  torque: 'Nm',
+  frequency: 'Hz',
+  power: 'W',
+  voltage: 'V',
+  current: 'A',
+  resistance: 'ohm',
+  inductance: 'H',
+  pressure: 'Pa',
+  flow: 'm3/s',
+  angle: 'rad',
+  temperature: 'degC',
+  wavelength: 'nm',
+  irradiance: 'W/m2',
+  stepsPerLength: 'steps/mm',
+  opticalDensity: 'OD',
+  ratio: 'one',
+  count: 'count',
+  divisor: 'divisor',
+}
+
+/** Where the unit that people expect is not the one the core keeps. */
+const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
+  metric: { angle: 'deg', flow: 'm3/h' },
+  inch: {
+    angle: 'deg',
+    length: 'in',
+    speed: 'in/s',
+    acceleration: 'in/s2',
+    mass: 'lb',
+    force: 'lbf',
+    pressure: 'inH2O',
+    flow: 'ft3/min',
+    temperature: 'degF',
+    stepsPerLength: 'steps/in',
+  },
+}
+
+/** The unit in which a system shows a quantity when nothing narrower is asked for. */
+export function displayUnit(quantity: Quantity, system: UnitSystem): UnitId {
+  return SHOWN[system][quantity] ?? CORE_UNIT[quantity]
+}
+
+/** The units a person may type for a quantity, in the table's order. */
+export function unitsOf(quantity: Quantity): readonly UnitId[] {
+  return UNIT_IDS.filter((id) => UNITS[id].quantity === quantity)
+}

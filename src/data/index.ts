@@ -1,0 +1,3 @@
+export * from './database'
+export * from './heron'
+export * from './store'

@@ -1,0 +1,138 @@
+import { temporal } from 'zundo'
+import { create, useStore } from 'zustand'
+import { setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
+import { benchSchema, type Bench } from '../core/document'
+import type { BenchRow, FileRow } from '../data'
+
+/** Where saving stands. */
+export type SaveState =
+  | { readonly kind: 'saved'; readonly at: string }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'changed-elsewhere' }
+  | { readonly kind: 'full' }
+  | { readonly kind: 'failed'; readonly message: string }
+
+interface OpenBenchState {
+  readonly bench: Bench | null
+  /** The edit that led to this document, in words: what undo takes back. */
+  readonly edit: string
+  /** A dimension being dragged: neither validated nor saved (T12). */
+  readonly overlay: { readonly path: Path; readonly value: number } | null
+  readonly records: readonly BenchRecord[]
+  readonly files: readonly FileRow[]
+  readonly revision: number
+  readonly save: SaveState
+  /** Marks as last saved, shown until the stages are worked. */
+  readonly savedMarks: BenchRow['marks']
+  /** Whether stages that are not open have been worked. */
+  readonly worked: boolean
+}
+
+const CLOSED: OpenBenchState = {
+  bench: null,
+  edit: '',
+  overlay: null,
+  records: [],
+  files: [],
+  revision: 0,
+  save: { kind: 'saved', at: '' },
+  savedMarks: {},
+  worked: false,
+}
+
+/** Undo steps that are kept. */
+const DEPTH = 200
+
+/** The open bench. Undo covers its document alone; records and saving stand outside. */
+export const useBenchStore = create<OpenBenchState>()(
+  temporal((): OpenBenchState => CLOSED, {
+    partialize: ({ bench, edit }) => ({ bench, edit }),
+    equality: (past, now) => past.bench === now.bench,
+    limit: DEPTH,
+  }),
+)
+
+/** Shows a bench; its history begins here. */
+export function openInStore(
+  open: Pick<OpenBenchState, 'bench' | 'records' | 'files' | 'revision' | 'savedMarks'>,
+  savedAt: string,
+): void {
+  useBenchStore.setState({ ...CLOSED, ...open, save: { kind: 'saved', at: savedAt } })
+  useBenchStore.temporal.getState().clear()
+}
+
+/** Puts the bench away. */
+export function closeInStore(): void {
+  useBenchStore.setState(CLOSED)
+  useBenchStore.temporal.getState().clear()
+}
+
+/**
+ * The one way to change a bench: one undo step, validated whole.
+ * @param words What was done, for undo: “travel of X”.
+ * @returns What stands in the way, or null; a refused change leaves the bench as it was.
+ */
+export function editBench(words: string, change: (bench: Bench) => Bench): string | null {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return 'No bench is open.'
+  const next = change(bench)
+  if (next === bench) return null
+  const checked = benchSchema.safeParse(next)
+  if (!checked.success) return checked.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
+  useBenchStore.setState({ bench: next, edit: words, overlay: null })
+  return null
+}
+
+/** Enters a fact or choice at a path. */
+export function setFact(path: Path, value: object, words: string): string | null {
+  return editBench(words, (bench) => setAt(bench, path, value))
+}
+
+/** Shows the bench with one number moved, until the drag ends. */
+export function dragFact(path: Path, value: number): void {
+  useBenchStore.setState({ overlay: { path, value } })
+}
+
+/** Ends a drag without a change. */
+export function dropDrag(): void {
+  if (useBenchStore.getState().overlay !== null) useBenchStore.setState({ overlay: null })
+}
+
+/** The bench as it is shown: with the dragged number in place. */
+export function shownBench({ bench, overlay }: Pick<OpenBenchState, 'bench' | 'overlay'>): Bench | null {
+  if (bench === null || overlay === null) return bench
+  if (lastShown?.bench === bench && lastShown.overlay === overlay) return lastShown.shown
+  const fact = overlay.path
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], bench) as Fact
+  const shown = setAt(bench, overlay.path, { ...fact, value: overlay.value, typed: String(overlay.value) })
+  lastShown = { bench, overlay, shown }
+  return shown
+}
+
+let lastShown: { bench: Bench; overlay: OpenBenchState['overlay']; shown: Bench } | null = null
+
+/** Takes back the last edit. @returns What was undone, or null. */
+export function undo(): string | null {
+  const { edit } = useBenchStore.getState()
+  const history = useBenchStore.temporal.getState()
+  if (history.pastStates.length === 0) return null
+  history.undo()
+  return edit
+}
+
+/** Does again what was taken back. @returns What was redone, or null. */
+export function redo(): string | null {
+  const history = useBenchStore.temporal.getState()
+  if (history.futureStates.length === 0) return null
+  history.redo()
+  return useBenchStore.getState().edit
+}
+
+/** What undo and redo would do, in words; null where there is nothing. */
+export function useHistory(): { readonly undo: string | null; readonly redo: string | null } {
+  const past = useStore(useBenchStore.temporal, (it) => it.pastStates.length)
+  const next = useStore(useBenchStore.temporal, (it) => it.futureStates.at(-1)?.edit ?? null)
+  const edit = useBenchStore((it) => it.edit)
+  return { undo: past > 0 ? edit : null, redo: next }
+}

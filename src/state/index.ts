@@ -1,0 +1,7 @@
+export * from './autosave'
+export * from './benchStore'
+export * from './evaluate'
+export * from './ids'
+export * from './library'
+export * from './session'
+export * from './settings'

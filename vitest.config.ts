@@ -1,0 +1,8 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    include: ['src/**/*.test.{ts,tsx}', 'tests/reference/**/*.test.ts', 'tests/docs/**/*.test.ts', 'server/**/*.test.ts'],
+    environment: 'node',
+  },
+})

@@ -20,7 +20,7 @@ const NO_CLOCK = [
 const NAMED = { selector: 'ExportDefaultDeclaration', message: 'Named exports only.' }
 
 export default tseslint.config(
-  { ignores: ['dist', '.reports', '.tsbuild', 'test-results', '**/*.mjs', '**/*.cjs', 'eslint.config.js'] },
+  { ignores: ['dist', '.reports', '.tsbuild', 'test-results', 'public', '**/*.mjs', '**/*.cjs', 'eslint.config.js'] },
   js.configs.recommended,
   tseslint.configs.strictTypeChecked,
   {

@@ -25,7 +25,7 @@ export function writeBenchFile({ bench, records, files }: BenchBundle): Uint8Arr
   const pictures = files.map(({ id, recordId, name, type }) => ({ id, recordId, name, type, path: `pictures/${id}` }))
   const manifest = { kind: 'fine-kerf.file', version: FILE_VERSION, bench, records, pictures }
   const entries = Object.fromEntries(files.map(({ id, bytes }) => [`pictures/${id}`, [bytes, { level: 0 }] as const]))
-  return zipSync({ 'bench.json': strToU8(JSON.stringify(manifest, null, 2)), ...entries } as Parameters<typeof zipSync>[0])
+  return zipSync({ 'bench.json': strToU8(JSON.stringify(manifest, null, 2)), ...entries })
 }
 
 /**

@@ -16,21 +16,24 @@ interface Session {
   readonly drafts: Readonly<Record<Path, Draft>>
   /** Axis whose drive is brought out. */
   readonly axisId: string | null
-  /** Where the head stands in the picture, mm from the origin. */
-  readonly head: { readonly x: number; readonly y: number }
+  /** Where the head stands in the picture, mm from the origin; null until it is moved: the middle of its travel. */
+  readonly head: { readonly x: number; readonly y: number } | null
   readonly nameplate: string | null
   readonly palette: boolean
   readonly shortcuts: boolean
+  /** Whether anything has been said in passing yet. */
+  readonly notices: boolean
 }
 
 export const useSession = create<Session>()(() => ({
   editing: null,
   drafts: {},
   axisId: null,
-  head: { x: 0, y: 0 },
+  head: null,
   nameplate: null,
   palette: false,
   shortcuts: false,
+  notices: false,
 }))
 
 /** Opens the editor of a fact, in the place asked for. */

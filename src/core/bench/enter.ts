@@ -1,6 +1,7 @@
 import {
   accepted,
   displayUnit,
+  fromCore,
   parseQuantity,
   refused,
   sayQuantity,
@@ -141,4 +142,14 @@ export function templateFact(spec: FactSpec): Fact {
 /** A fact nobody has entered. */
 export function blankFact(unit: UnitId): Fact {
   return { value: null, typed: '', typedUnit: unit, origin: 'assumed', doubt: { kind: 'exact' } }
+}
+
+/**
+ * The fact that a dragged dimension becomes: rounded to what a hand can set, and assumed, for nobody has measured it.
+ * @param value Core's unit. @param step Rounding in the unit offered, such as 1 mm or 0.05 in.
+ */
+export function draggedFact(value: number, step: number, spec: FactSpec, system: UnitSystem): Outcome<Fact> {
+  const unit = offeredUnit(spec, system)
+  const rounded = Math.round(fromCore(value, unit) / step) * step
+  return enterFact({ typed: String(Number(rounded.toPrecision(10))), origin: 'assumed' }, spec, system)
 }

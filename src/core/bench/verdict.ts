@@ -95,6 +95,11 @@ export function worstMark(marks: readonly Mark[]): Mark | null {
   )
 }
 
+/** Verdicts with the worst first; alike ones keep their order. */
+export function worstFirst(verdicts: readonly Verdict[]): readonly Verdict[] {
+  return [...verdicts].sort((p, q) => ORDER.indexOf(q.mark) - ORDER.indexOf(p.mark))
+}
+
 /** Why a figure is not known, in one sentence that says what to do. @param nameOf Label of the fact at a path. */
 export function sayUnknown(why: Unknown, nameOf: (path: Path) => string): Finding {
   const say = (message: string): Finding => ({ code: why.kind, severity: 'error', message })

@@ -19,7 +19,7 @@ export const travelPerTurn = figure({
   label: 'Travel a turn',
   quantity: 'length',
   show: { metric: 'mm', inch: 'in' },
-  formula: 'L = \\v{p}\\,\\v{z} \\quad\\text{or}\\quad L = \\v{P}\\,\\v{n}',
+  formula: 'L = \\v{p}\\cdot \\v{z} \\quad\\text{or}\\quad L = \\v{P}\\cdot \\v{n}',
   symbols: {
     p: 'motion.axes.{0}.beltPitch',
     z: 'motion.axes.{0}.pulleyTeeth',
@@ -52,9 +52,9 @@ export const reduction = figure({
 
 export const steps = figure({
   id: 'motion.stepsPerMm',
-  label: 'Steps per millimetre, nominal',
+  label: 'Nominal steps',
   quantity: 'stepsPerLength',
-  formula: 's = \\dfrac{\\v{N}\\,\\v{m}\\,\\v{i}}{\\v{L}}',
+  formula: 's = \\dfrac{\\v{N}\\cdot \\v{m}\\cdot \\v{i}}{\\v{L}}',
   symbols: {
     N: 'motion.axes.{0}.fullSteps',
     m: 'motion.axes.{0}.microsteps',
@@ -108,7 +108,7 @@ export const wantedRunOut = figure({
   id: 'motion.runOut',
   label: 'Run-out for the wanted speed',
   quantity: 'length',
-  formula: 'x = \\dfrac{\\v{w}^2}{2\\,\\v{a}}',
+  formula: 'x = \\dfrac{\\v{w}^2}{2\\cdot \\v{a}}',
   symbols: { w: 'motion.wantedSpeed', a: 'motion.axes.{0}.acceleration' },
   source: 'Uniformly accelerated motion, v² = 2as.',
   doubt: 'nudge',
@@ -131,7 +131,7 @@ export const squareness = figure({
   id: 'motion.outOfSquare',
   label: 'Out of square',
   quantity: 'angle',
-  formula: '\\delta = \\arcsin\\dfrac{\\v{p}^2 - \\v{q}^2}{4\\,\\v{a}\\,\\v{b}}',
+  formula: '\\delta = \\arcsin\\dfrac{\\v{p}^2 - \\v{q}^2}{4\\cdot \\v{a}\\cdot \\v{b}}',
   symbols: CORNERS,
   source: 'Law of cosines on both diagonals of a parallelogram.',
   doubt: 'nudge',
@@ -142,7 +142,7 @@ export const slant = figure({
   id: 'motion.slant',
   label: 'Slant at the end of Y',
   quantity: 'length',
-  formula: 'e = \\v{b}\\,\\sin \\v{\\delta}',
+  formula: 'e = \\v{b}\\cdot \\sin \\v{\\delta}',
   symbols: { b: 'motion.corners.depth', '\\delta': '=motion.outOfSquare' },
   source: 'Definition of the sine.',
   doubt: 'nudge',
@@ -176,7 +176,7 @@ export const pulleyRadius = figure({
   id: 'motion.pulleyRadius',
   label: 'Pitch radius of the pulley',
   quantity: 'length',
-  formula: 'R = \\dfrac{\\v{p}\\,\\v{z}}{2\\pi}',
+  formula: 'R = \\dfrac{\\v{p}\\cdot \\v{z}}{2\\pi}',
   symbols: { p: 'motion.axes.{0}.beltPitch', z: 'motion.axes.{0}.pulleyTeeth' },
   source: 'By definition of the pitch circle.',
   doubt: 'nudge',
@@ -186,23 +186,32 @@ export const pulleyRadius = figure({
   },
 })
 
-function axisCalled(view: View<MotionBench>, letter: string): Plain<Axis> {
-  const found = Object.values(view.bench.motion.axes).find((axis) => axis.letter === letter)
-  if (found === undefined) throw new RangeError(`this bench has no ${letter} axis`)
-  return found
-}
+export const travelOf = figure({
+  id: 'motion.travelOf',
+  label: 'Travel',
+  quantity: 'length',
+  formula: 'T = \\text{travel}',
+  symbols: {},
+  source: 'As entered, by the letter of the axis.',
+  doubt: 'nudge',
+  work(view, letter: string): number {
+    const found = Object.values(view.bench.motion.axes).find((axis) => axis.letter === letter)
+    if (found === undefined) throw new RangeError(`this bench has no ${letter} axis`)
+    return found.travel
+  },
+})
 
 export const frameWidth = figure({
   id: 'motion.frameWidth',
   label: 'Frame, outside width',
   quantity: 'length',
-  formula: 'W = X + \\v{c} + 2\\,\\v{t}',
-  symbols: { c: 'motion.frame.carriageWidth', t: 'motion.frame.barWidth' },
+  formula: 'W = \\v{X} + \\v{c} + 2\\cdot \\v{t}',
+  symbols: { X: '=motion.travelOf|X', c: 'motion.frame.carriageWidth', t: 'motion.frame.barWidth' },
   source: 'Dimension chain: travel, carriage between the side bars, two bars.',
   doubt: 'nudge',
   work(view): number {
     const { carriageWidth, barWidth } = view.bench.motion.frame
-    return requireChain('frameWidth', axisCalled(view, 'X').travel + carriageWidth + 2 * barWidth)
+    return requireChain('frameWidth', view.figure(travelOf, 'X') + carriageWidth + 2 * barWidth)
   },
 })
 
@@ -210,13 +219,13 @@ export const frameDepth = figure({
   id: 'motion.frameDepth',
   label: 'Frame, outside depth',
   quantity: 'length',
-  formula: 'D = Y + \\v{c} + 2\\,\\v{t}',
-  symbols: { c: 'motion.frame.carriageDepth', t: 'motion.frame.barWidth' },
+  formula: 'D = \\v{Y} + \\v{c} + 2\\cdot \\v{t}',
+  symbols: { Y: '=motion.travelOf|Y', c: 'motion.frame.carriageDepth', t: 'motion.frame.barWidth' },
   source: 'Dimension chain: travel, gantry between the end bars, two bars.',
   doubt: 'nudge',
   work(view): number {
     const { carriageDepth, barWidth } = view.bench.motion.frame
-    return requireChain('frameDepth', axisCalled(view, 'Y').travel + carriageDepth + 2 * barWidth)
+    return requireChain('frameDepth', view.figure(travelOf, 'Y') + carriageDepth + 2 * barWidth)
   },
 })
 
@@ -238,6 +247,7 @@ export const motionFigures = [
   cornerClosure,
   squareMargin,
   pulleyRadius,
+  travelOf,
   frameWidth,
   frameDepth,
 ] as const

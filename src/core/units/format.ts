@@ -1,8 +1,8 @@
 import { doubtFromCore, fromCore } from './convert'
 import { unitOf, type UnitId } from './table'
 
-/** Thin, unbreakable: stands between a number and its unit, and between groups of digits. */
-export const THIN_SPACE = '\u202f'
+/** Unbreakable: stands between a number and its unit, and between groups of digits. The page's faces make it thin. */
+export const THIN_SPACE = '\u00a0'
 
 /** A number and its ± as they are printed: strings, already rounded to each other. */
 export interface Printed {

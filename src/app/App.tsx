@@ -1,0 +1,46 @@
+import { useEffect } from 'react'
+import { createBrowserRouter, Outlet, RouterProvider, useRouteError } from 'react-router'
+import { NotFound } from '../screens/notFound/NotFound'
+import { Start } from '../screens/start/Start'
+import { startAutosave, useSettings } from '../state'
+import { BenchPage } from './BenchPage'
+import { Crash } from './Crash'
+import { DropZone } from './DropZone'
+import { Overlays } from './Overlays'
+
+const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    errorElement: <RouteError />,
+    children: [
+      { path: '/', element: <Start /> },
+      { path: '/bench/:benchId/:stage?', element: <BenchPage /> },
+      { path: '*', element: <NotFound /> },
+    ],
+  },
+])
+
+export function App() {
+  const theme = useSettings((it) => it.theme)
+  useEffect(() => {
+    if (theme === 'system') delete document.documentElement.dataset['theme']
+    else document.documentElement.dataset['theme'] = theme
+  }, [theme])
+  useEffect(startAutosave, [])
+  return <RouterProvider router={router} />
+}
+
+function Frame() {
+  return (
+    <>
+      <Outlet />
+      <DropZone />
+      <Overlays />
+    </>
+  )
+}
+
+function RouteError() {
+  const error = useRouteError()
+  return <Crash message={error instanceof Error ? error.message : String(error)} />
+}

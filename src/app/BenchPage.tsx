@@ -1,0 +1,113 @@
+import { lazy, Suspense, useEffect, useState } from 'react'
+import { Navigate, useParams } from 'react-router'
+import { STAGES } from '../core/document'
+import type { Finding } from '../core/units'
+import { openBench, useBenchStore } from '../state'
+import { Boundary, Findings } from '../ui'
+import { Crash } from './Crash'
+import { FootLine } from './FootLine'
+import { Nameplate } from './Nameplate'
+import { SaveNotice } from './SaveNotice'
+import { StageRoute } from './StageRoute'
+
+const loadMotion = () => import('../screens/motion/Motion')
+const loadUnbuilt = () => import('../screens/unbuilt/Unbuilt')
+const Motion = lazy(async () => ({ default: (await loadMotion()).Motion }))
+const Unbuilt = lazy(async () => ({ default: (await loadUnbuilt()).Unbuilt }))
+
+/** An open bench: nameplate above, route at the left, the stage's sheet, the foot line. */
+export function BenchPage() {
+  const { benchId = '', stage } = useParams()
+  const found = STAGES.find(({ id }) => id === stage)
+  const opened = useOpened(benchId)
+  useIdleWork(opened.kind === 'open')
+  useEffect(() => {
+    document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
+  }, [found])
+  if (stage === undefined) return <Navigate to={`/bench/${benchId}/motion`} replace />
+  if (opened.kind === 'refused') return <CannotOpen findings={opened.findings} />
+  if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
+  return (
+    <div className="sheet grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)_auto] md:grid-cols-[132px_minmax(0,1fr)] md:grid-rows-[52px_minmax(0,1fr)_auto]">
+      <Nameplate />
+      <StageRoute benchId={benchId} current={stage} />
+      <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">
+        <SaveNotice />
+        <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
+          <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
+            {found === undefined ? (
+              <NoStage benchId={benchId} name={stage} />
+            ) : found.id === 'motion' ? (
+              <Motion />
+            ) : (
+              <Unbuilt stage={found} />
+            )}
+          </Suspense>
+        </Boundary>
+      </main>
+      <FootLine />
+    </div>
+  )
+}
+
+type Opened = { readonly kind: 'opening' | 'open' } | { readonly kind: 'refused'; readonly findings: readonly Finding[] }
+
+function useOpened(benchId: string): Opened {
+  const open = useBenchStore((it) => it.bench?.id === benchId)
+  const [refused, setRefused] = useState<{ readonly id: string; readonly findings: readonly Finding[] } | null>(null)
+  useEffect(() => {
+    if (useBenchStore.getState().bench?.id === benchId) return
+    let here = true
+    void openBench(benchId).then((findings) => here && findings.length > 0 && setRefused({ id: benchId, findings }))
+    return () => {
+      here = false
+    }
+  }, [benchId])
+  if (open) return { kind: 'open' }
+  return refused?.id === benchId ? { kind: 'refused', findings: refused.findings } : { kind: 'opening' }
+}
+
+/** Stages that are not open load, and are worked, when the browser has nothing else to do. */
+function useIdleWork(open: boolean): void {
+  useEffect(() => {
+    if (!open) return
+    const work = (): void => {
+      void loadMotion()
+      void loadUnbuilt()
+      useBenchStore.setState({ worked: true })
+    }
+    if (typeof requestIdleCallback === 'undefined') {
+      const timer = setTimeout(work, 300)
+      return () => clearTimeout(timer)
+    }
+    const handle = requestIdleCallback(work, { timeout: 2000 })
+    return () => cancelIdleCallback(handle)
+  }, [open])
+}
+
+function CannotOpen({ findings }: { readonly findings: readonly Finding[] }) {
+  return (
+    <main className="mx-auto max-w-[40rem] p-8">
+      <h1 className="text-[22px] font-[680]">This bench cannot be opened</h1>
+      <Findings findings={findings} />
+      <a className="button mt-4 inline-flex items-center" href="/">
+        All benches
+      </a>
+    </main>
+  )
+}
+
+function NoStage({ benchId, name }: { readonly benchId: string; readonly name: string }) {
+  return (
+    <div className="p-8">
+      <h1 className="text-[22px] font-[680]">There is no stage called “{name}”</h1>
+      <p className="mt-2">
+        Take one from the route at the edge, or go to{' '}
+        <a className="link" href={`/bench/${benchId}/motion`}>
+          Motion
+        </a>
+        .
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,89 @@
+import { displayUnit, printQuantity } from '../core/units'
+import { redo, undo, useBenchStore, useHistory, useSession, type SaveState } from '../state'
+import { Legend, useUnits } from '../ui'
+
+/** The foot line: the beam's state, where the head stands in the picture, origins, undo, saving, the palette. */
+export function FootLine() {
+  const history = useHistory()
+  return (
+    <footer className="no-print flex min-h-[34px] flex-wrap items-center gap-x-6 gap-y-1 border-t border-ink px-4 py-1 text-[13px] md:col-span-2">
+      <span className="flex items-center gap-1.5">
+        <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden>
+          <circle cx="6" cy="6" r="4.6" fill="none" stroke="var(--ink)" strokeWidth="1.4" />
+        </svg>
+        Beam off, no machine connected
+      </span>
+      <HeadPosition />
+      <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
+        <span className="hidden text-[12px] lg:block">
+          <Legend />
+        </span>
+        <span className="flex gap-3">
+          <Step words="Undo" what={history.undo} act={undo} />
+          <Step words="Redo" what={history.redo} act={redo} />
+        </span>
+        <Saved />
+        <button type="button" className="min-h-6 hover:text-teal" onClick={() => useSession.setState({ shortcuts: true })}>
+          ? Keys
+        </button>
+        <button type="button" className="min-h-6 hover:text-teal" onClick={() => useSession.setState({ palette: true })}>
+          Ctrl K
+        </button>
+      </span>
+    </footer>
+  )
+}
+
+function HeadPosition() {
+  const head = useSession((it) => it.head)
+  const system = useUnits()
+  const unit = displayUnit('length', system)
+  const print = (value: number): string => {
+    const decimals = system === 'metric' ? 0.01 : 0.0254
+    return printQuantity(Math.round(value / decimals) * decimals, null, unit).value
+  }
+  if (head === null) return null
+  return (
+    <span className="num hidden text-second sm:block" role="note" aria-label="Head in the picture">
+      X {print(head.x)} Y {print(head.y)} {unit}
+    </span>
+  )
+}
+
+function Step({ words, what, act }: { readonly words: string; readonly what: string | null; readonly act: () => unknown }) {
+  return (
+    <button
+      type="button"
+      className="min-h-6 hover:text-teal disabled:text-second disabled:opacity-70"
+      disabled={what === null}
+      title={what ?? undefined}
+      onClick={() => act()}
+    >
+      {words}
+    </button>
+  )
+}
+
+function Saved() {
+  const save = useBenchStore((it) => it.save)
+  return (
+    <span role="status" className="min-w-24 text-second">
+      {sayState(save)}
+    </span>
+  )
+}
+
+function sayState(save: SaveState): string {
+  switch (save.kind) {
+    case 'saved':
+      return save.at === '' ? '' : `Saved ${new Date(save.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
+    case 'saving':
+      return 'Saving …'
+    case 'changed-elsewhere':
+      return 'Not saved: changed elsewhere'
+    case 'full':
+      return 'Not saved: disk full'
+    case 'failed':
+      return 'Not saved'
+  }
+}

@@ -1,0 +1,247 @@
+import { Popover } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
+import { axisIds, type Bench } from '../core/document'
+import { steps, topSpeed } from '../core/motion'
+import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
+import { printQuantity } from '../core/units'
+import { shownBench, useBenchStore, useFigure, useSession, useVerdicts } from '../state'
+import { FactField, figureUnit, FigureRow, printFigure, Quantity, useUnits, VerdictMark, VerdictRow } from '../ui'
+import { BenchMenu } from './BenchMenu'
+
+/** The nameplate: what the machine is, always in sight. Its cells open what they rest on. */
+export function Nameplate() {
+  const bench = useBenchStore(shownBench)
+  if (bench === null) return null
+  return (
+    <header className="flex min-w-0 border-b border-ink md:col-span-2">
+      <Link
+        to="/"
+        className="no-print flex w-[132px] shrink-0 items-center border-r border-ink pl-3.5 text-[17px] font-[720]"
+        aria-label="Fine Kerf, all benches"
+      >
+        Fine<span className="text-teal">/</span>Kerf
+      </Link>
+      <div className="flex min-w-0 flex-1 items-stretch overflow-x-auto" role="group" aria-label="Nameplate">
+        <Cell
+          name="bench"
+          label="Bench"
+          value={<strong className="block max-w-40 truncate text-[14px] font-[650]">{bench.name}</strong>}
+        >
+          <BenchMenu bench={bench} />
+        </Cell>
+        <TravelCell bench={bench} />
+        <StepsCell bench={bench} />
+        <SpotCell bench={bench} />
+        <BeamCell bench={bench} />
+        <EyewearCell />
+        <Stops />
+      </div>
+    </header>
+  )
+}
+
+function Cell({
+  name,
+  label,
+  value,
+  children,
+}: {
+  readonly name: string
+  readonly label: string
+  readonly value: ReactNode
+  readonly children?: ReactNode
+}) {
+  const open = useSession((it) => it.nameplate === name)
+  const face = (
+    <>
+      <span className="block text-[11.5px] leading-tight text-second">{label}</span>
+      <span className="block leading-tight">{value}</span>
+    </>
+  )
+  const look =
+    'flex shrink-0 flex-col justify-center gap-0.5 whitespace-nowrap border-r border-rule px-3.5 text-left min-h-[51px]'
+  if (children === undefined) return <div className={look}>{face}</div>
+  return (
+    <Popover.Root open={open} onOpenChange={(next) => useSession.setState({ nameplate: next ? name : null })}>
+      <Popover.Trigger className={`${look} hover:text-teal`} data-cell={name}>
+        {face}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={12}
+          className="overlay no-print z-30 max-h-[80vh] w-[24rem] max-w-[94vw] overflow-y-auto p-4"
+          aria-label={label}
+          onInteractOutside={(event) => inEditor(event.target) && event.preventDefault()}
+        >
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
+
+/** A fact's editor opened from a cell stands outside of it on the page, but belongs to it. */
+function inEditor(target: EventTarget | null): boolean {
+  return target instanceof Element && target.closest('[data-radix-popper-content-wrapper]') !== null
+}
+
+function facts(first: Fact | undefined, second: Fact | undefined): ReactNode {
+  const [a, b] = [first, second].map((it) => (it === undefined ? null : showFact(it)))
+  if (!a?.text && !b?.text) return <span className="num text-second">not entered</span>
+  const unit = a?.unit || b?.unit
+  const part = (shown: typeof a, fact: Fact | undefined) =>
+    shown?.text ? <span className={`origin-${fact?.origin ?? 'assumed'}`}>{shown.text}</span> : <span>?</span>
+  return (
+    <span className="num text-[15px]">
+      {part(a, first)} × {part(b, second)}
+      {unit !== '' && <span className="text-[12px] text-second"> {unit}</span>}
+    </span>
+  )
+}
+
+function axesCalled(bench: Bench) {
+  const ids = axisIds(bench)
+  const idOf = (letter: string): string => ids.find((id) => bench.motion.axes[id]?.letter === letter) ?? ''
+  return { x: idOf('X'), y: idOf('Y') }
+}
+
+function TravelCell({ bench }: { readonly bench: Bench }) {
+  const { x, y } = axesCalled(bench)
+  return <Cell name="travel" label="Travel" value={facts(bench.motion.axes[x]?.travel, bench.motion.axes[y]?.travel)} />
+}
+
+function StepsCell({ bench }: { readonly bench: Bench }) {
+  const system = useUnits()
+  const { x, y } = axesCalled(bench)
+  const [ofX, ofY] = [useFigure(steps, x), useFigure(steps, y)]
+  const [topX, topY] = [useFigure(topSpeed, x), useFigure(topSpeed, y)]
+  const slower = [topX, topY]
+    .filter((it): it is WithDoubt<number> => it !== null && shownNumber(it.result) !== null)
+    .sort((p, q) => number(p) - number(q))[0]
+  return (
+    <>
+      <Cell
+        name="steps"
+        label={system === 'metric' ? 'Steps per millimetre, X / Y' : 'Steps per inch, X / Y'}
+        value={<Pair a={ofX} b={ofY} />}
+      />
+      <Cell name="speed" label="Top speed" value={<Quantity of={slower === undefined ? null : bare(slower, system)} />} />
+    </>
+  )
+}
+
+function number(figure: WithDoubt<number>): number {
+  return shownNumber(figure.result) ?? Number.NaN
+}
+
+function bare(figure: WithDoubt, system: 'metric' | 'inch') {
+  const value = shownNumber(figure.result)
+  return value === null ? null : printQuantity(value, null, figureUnit(figure, system))
+}
+
+function Pair({ a, b }: { readonly a: WithDoubt | null; readonly b: WithDoubt | null }) {
+  const system = useUnits()
+  const [p, q] = [a, b].map((it) => (it === null ? null : printFigure(it, system)))
+  if (!p && !q) return <Quantity of={null} />
+  const part = (it: typeof p) => (
+    <>
+      {it?.value ?? '?'}
+      {it?.plusMinus != null && <span className="text-[12px] text-second"> ± {it.plusMinus}</span>}
+    </>
+  )
+  return (
+    <span className="num text-[15px]">
+      {part(p)} / {part(q)}
+    </span>
+  )
+}
+
+function SpotCell({ bench }: { readonly bench: Bench }) {
+  return (
+    <Cell name="spot" label="Spot" value={facts(bench.optics.spotX, bench.optics.spotY)}>
+      <p className="text-[15px] leading-[1.85]">
+        At focus the spot is <FactField path="optics.spotX" place="nameplate" /> across X and{' '}
+        <FactField path="optics.spotY" place="nameplate" /> across Y.
+      </p>
+      <p className="text-[13px] text-second">
+        The thinnest line burnt along Y gives the first, along X the second. The smaller one decides how fine the steps must be.
+      </p>
+    </Cell>
+  )
+}
+
+function BeamCell({ bench }: { readonly bench: Bench }) {
+  const { power, wavelength } = bench.optics
+  const [p, w] = [showFact(power), showFact(wavelength)]
+  const value =
+    p.text === '' && w.text === '' ? (
+      <span className="num text-second">not entered</span>
+    ) : (
+      <span className="num text-[15px]">
+        <span className={`origin-${power.origin}`}>{p.text || '?'}</span> {p.unit} ·{' '}
+        <span className={`origin-${wavelength.origin}`}>{w.text || '?'}</span> {w.unit}
+      </span>
+    )
+  return (
+    <Cell name="beam" label="Beam" value={value}>
+      <p className="text-[15px] leading-[1.85]">
+        The diode gives <FactField path="optics.power" place="nameplate" /> of optical power at{' '}
+        <FactField path="optics.wavelength" place="nameplate" />.
+      </p>
+      <p className="text-[13px] text-second">
+        Above 0.5 W it is a class 4 beam: it burns skin and eyes, directly and thrown back, and sets things alight. From 700 nm on
+        it cannot be seen.
+      </p>
+    </Cell>
+  )
+}
+
+function EyewearCell() {
+  const needed = useFigure(densityWatching)
+  const verdicts = useVerdicts('safety')
+  const value = needed === null ? null : shownNumber(needed.result)
+  const od = value === null ? null : densityToAskFor(value, needed?.doubt?.expanded ?? 0).toFixed(1)
+  const shown =
+    od === null ? (
+      <Quantity of={null} />
+    ) : (
+      <span className="num text-[15px]">
+        OD {od}
+        <span className="text-[12px] text-second"> watching</span>
+      </span>
+    )
+  return (
+    <Cell name="eyewear" label="Eyewear at least" value={shown}>
+      <p className="text-[15px] leading-[1.85]">
+        The certificate of your eyewear gives <FactField path="safety.eyewearDensity" place="nameplate" /> at the wavelength of
+        your diode.
+      </p>
+      <ul className="m-0 list-none p-0">
+        {verdicts.map((verdict) => (
+          <VerdictRow key={verdict.def.id} verdict={verdict} />
+        ))}
+      </ul>
+      <FigureRow def={densityWatching} args={[]} />
+      <FigureRow def={densityGlance} args={[]} />
+      <FigureRow def={limitWatching} args={[]} />
+      <p className="mt-2 text-[13px] text-second">
+        A coloured plastic is no laser window until a certificate gives its optical density at the wavelength. Local rules,
+        certified eyewear and licensed practice come first.
+      </p>
+    </Cell>
+  )
+}
+
+function Stops() {
+  const stops = useVerdicts().filter((it) => it.mark === 'stop').length
+  return (
+    <div className="ml-auto flex shrink-0 items-center gap-2 px-4" role="status">
+      <VerdictMark mark={stops > 0 ? 'stop' : null} label="" />
+      <span className="whitespace-nowrap text-[13px]">{stops === 0 ? 'no stop' : stops === 1 ? '1 stop' : `${stops} stops`}</span>
+    </div>
+  )
+}

@@ -1,0 +1,121 @@
+import { Command } from 'cmdk'
+import { Dialog } from 'radix-ui'
+import { useNavigate } from 'react-router'
+import { eachFact, isFact, showFact } from '../core/bench'
+import { labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
+import { editBench, openDemo, redo, revealFact, setTheme, undo, useBenchStore, useSession } from '../state'
+import { exportBench } from '../ui'
+
+interface Entry {
+  readonly words: string
+  readonly aside?: string
+  readonly run: () => void
+}
+
+/** The command palette: stages, facts and commands by name. */
+export function Palette() {
+  const navigate = useNavigate()
+  const bench = useBenchStore((it) => it.bench)
+  const close = (): void => useSession.setState({ palette: false })
+  const go = (to: string) => (): void => void navigate(to)
+  const run = (entry: Entry) => (): void => {
+    close()
+    entry.run()
+  }
+  const groups: readonly (readonly [string, readonly Entry[]])[] = [
+    [
+      'Stages',
+      bench === null
+        ? []
+        : STAGES.map(({ id, name, question }) => ({ words: name, aside: question, run: go(`/bench/${bench.id}/${id}`) })),
+    ],
+    [
+      'Facts',
+      bench === null
+        ? []
+        : factEntries(bench, (path) => {
+            void navigate(`/bench/${bench.id}/motion`)
+            revealFact(path)
+          }),
+    ],
+    ['Commands', commands(bench, go)],
+  ]
+  return (
+    <Dialog.Root open onOpenChange={(open) => useSession.setState({ palette: open })}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-[color-mix(in_srgb,var(--ink)_30%,transparent)]" />
+        <Dialog.Content
+          className="overlay fixed left-1/2 top-[10vh] z-50 w-[38rem] max-w-[94vw] -translate-x-1/2"
+          aria-describedby={undefined}
+        >
+          <Dialog.Title className="sr-only">Find a stage, a fact or a command</Dialog.Title>
+          <Command label="Find a stage, a fact or a command">
+            <Command.Input
+              placeholder="Find a stage, a fact or a command"
+              className="w-full border-b border-rule bg-transparent px-4 py-3 text-[16px] outline-none placeholder:text-second"
+            />
+            <Command.List className="max-h-[60vh] overflow-y-auto p-2">
+              <Command.Empty className="p-3 text-second">Nothing is called that.</Command.Empty>
+              {groups.map(([heading, entries]) => (
+                <Command.Group
+                  key={heading}
+                  heading={heading}
+                  className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-second"
+                >
+                  {entries.map((entry) => (
+                    <Command.Item
+                      key={entry.words}
+                      value={`${heading} ${entry.words}`}
+                      onSelect={run(entry)}
+                      className="flex cursor-pointer justify-between gap-4 px-2 py-1.5 data-[selected=true]:bg-tape"
+                    >
+                      <span>{entry.words}</span>
+                      <span className="truncate text-[13px] text-second">{entry.aside}</span>
+                    </Command.Item>
+                  ))}
+                </Command.Group>
+              ))}
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
+
+function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
+  const entries: Entry[] = []
+  eachFact(bench, (path, node) => {
+    if (!isFact(node) || stageOfPath(path) === '' || path.startsWith('instruments.')) return
+    const { text, unit } = showFact(node)
+    entries.push({
+      words: labelAt(bench, path),
+      aside: text === '' ? 'not entered' : `${text} ${unit}`.trim(),
+      run: () => reveal(path),
+    })
+  })
+  return entries
+}
+
+function commands(bench: Bench | null, go: (to: string) => () => void): Entry[] {
+  const always: Entry[] = [
+    { words: 'All benches', run: go('/') },
+    { words: 'Open the demo bench', run: () => void openDemo().then((it) => it.ok && go(`/bench/${it.value}/motion`)()) },
+    { words: 'Light: paper', run: () => setTheme('light') },
+    { words: 'Light: shed', run: () => setTheme('dark') },
+    { words: 'Light: as the system', run: () => setTheme('system') },
+    { words: 'List the keys', aside: '?', run: () => useSession.setState({ shortcuts: true }) },
+  ]
+  if (bench === null) return always
+  return [
+    { words: 'Undo', aside: 'Ctrl Z', run: () => void undo() },
+    { words: 'Redo', aside: 'Ctrl Shift Z', run: () => void redo() },
+    { words: 'Export the bench file', aside: 'Ctrl S', run: () => void exportBench(bench.id) },
+    { words: 'Print this sheet', run: () => window.print() },
+    {
+      words: bench.units === 'metric' ? 'Show figures in inches' : 'Show figures in millimetres',
+      run: () => void editBench('the units', (it) => ({ ...it, units: it.units === 'metric' ? 'inch' : 'metric' })),
+    },
+    ...always,
+  ]
+}

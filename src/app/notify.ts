@@ -1,0 +1,9 @@
+import { useSession } from '../state'
+
+/** Says something in passing, with an action if there is one. The library comes when the first thing is said. */
+export function notify(message: string, action?: { readonly label: string; readonly onClick: () => void }): void {
+  useSession.setState({ notices: true })
+  void import('sonner').then(({ toast }) =>
+    toast(message, { duration: action === undefined ? 5000 : 12_000, ...(action === undefined ? {} : { action }) }),
+  )
+}

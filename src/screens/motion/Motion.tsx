@@ -1,0 +1,71 @@
+import { axisIds } from '../../core/document'
+import {
+  cornerClosure,
+  frameDepth,
+  frameWidth,
+  slant,
+  smallestStep,
+  squareness,
+  steps,
+  topSpeed,
+  travelPerTurn,
+  wantedRunOut,
+} from '../../core/motion'
+import { stepsAcrossSpot } from '../../core/optics'
+import { worstFirst } from '../../core/bench'
+import { useBenchStore, useSession, useVerdicts } from '../../state'
+import { Consequences, FigureRow, Panel, Records, Sheet, VerdictRow } from '../../ui'
+import { MotionGiven } from './Given'
+import { MachinePlate } from './MachinePlate'
+
+/** Motion: will it move truly? */
+export function Motion() {
+  return (
+    <Sheet
+      question="Will it move truly?"
+      about="Point at an axis to bring its drive out; press in the frame to move the head; drag a dimension to change it."
+      plate={<MachinePlate />}
+      given={<MotionGiven />}
+      side={<Side />}
+    />
+  )
+}
+
+function Side() {
+  const bench = useBenchStore((it) => it.bench)
+  const chosen = useSession((it) => it.axisId)
+  const verdicts = useVerdicts('motion')
+  if (bench === null) return null
+  const ids = axisIds(bench)
+  const axisId = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '')
+  const letter = bench.motion.axes[axisId]?.letter ?? ''
+  const scans = letter !== 'Z'
+  return (
+    <div className="grid gap-5 sm:grid-cols-2 sm:gap-x-8 wide:grid-cols-1">
+      <Panel title={`Worked, ${letter} axis`}>
+        <FigureRow def={steps} args={[axisId]} />
+        <FigureRow def={smallestStep} args={[axisId]} />
+        {scans && <FigureRow def={stepsAcrossSpot} args={[axisId]} />}
+        <FigureRow def={travelPerTurn} args={[axisId]} />
+        <FigureRow def={topSpeed} args={[axisId]} />
+        {scans && <FigureRow def={wantedRunOut} args={[axisId]} />}
+      </Panel>
+      <Panel title="Judged">
+        <ul className="m-0 list-none p-0">
+          {worstFirst(verdicts).map((verdict) => (
+            <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
+          ))}
+        </ul>
+      </Panel>
+      <Consequences />
+      <Panel title="Worked, the machine">
+        <FigureRow def={squareness} args={[]} />
+        <FigureRow def={slant} args={[]} />
+        <FigureRow def={cornerClosure} args={[]} />
+        <FigureRow def={frameWidth} args={[]} />
+        <FigureRow def={frameDepth} args={[]} />
+      </Panel>
+      <Records stages={['motion', 'controller']} />
+    </div>
+  )
+}

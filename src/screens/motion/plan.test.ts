@@ -1,0 +1,34 @@
+import { expect, it } from 'vitest'
+import { planOf, type PlanInput } from './plan'
+
+const input: PlanInput = {
+  travelX: 430,
+  travelY: 310,
+  barWidth: 20,
+  carriageWidth: 62,
+  carriageDepth: 74,
+  head: { x: 0, y: 0 },
+  x: { kind: 'belt', radius: 6.4, motors: 1 },
+  y: { kind: 'belt', radius: 6.4, motors: 2 },
+}
+
+it('keeps the carriage between the side bars at both ends of travel', () => {
+  const at = (x: number, y: number) => planOf({ ...input, head: { x, y } })
+  const [, , left, right] = at(0, 0).bars
+  expect(at(0, 0).carriage.x).toBe((left?.x ?? 0) + 20)
+  expect(at(430, 310).carriage.x + 62).toBe(right?.x)
+  expect(at(430, 310).carriage.y + 74).toBe(at(0, 0).bars[1]?.y ?? 0)
+})
+
+it('draws a chain that adds up: travel, carriage, two bars', () => {
+  const { outer, bars } = planOf(input)
+  expect([outer.w, outer.h]).toEqual([430 + 62 + 40, 310 + 74 + 40])
+  expect(bars.reduce((sum, { w, h }) => sum + w * h, 0)).toBe(outer.w * outer.h - 492 * 384)
+})
+
+it('joins both sides by a shaft where one motor drives the gantry', () => {
+  const single = planOf({ ...input, y: { ...input.y, motors: 1 } })
+  expect(single.shaft).not.toBeNull()
+  expect(single.yRuns.map((it) => it.motor)).toEqual([true, false])
+  expect(planOf(input).shaft).toBeNull()
+})

@@ -1,0 +1,181 @@
+import { useId, useState, type SyntheticEvent } from 'react'
+import { enterFact, offeredUnit, type Entry, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
+import { labelAt, type Bench } from '../core/document'
+import { printQuantity, unitOf, unitsOf, type Finding } from '../core/units'
+import { dropDraft, keepDraft, setFact, stopEditing, useSession, type Draft } from '../state'
+import { Findings } from './Findings'
+
+const ORIGINS: readonly { readonly id: Origin; readonly words: string; readonly hint: string }[] = [
+  { id: 'measured', words: 'measured', hint: 'read by you, with an instrument' },
+  { id: 'stated', words: 'stated', hint: 'from a label, a data sheet, or chosen' },
+  { id: 'assumed', words: 'assumed', hint: 'a guess nobody has checked' },
+]
+
+/** The editor of one fact: value, where it comes from, how far it may be off. What is typed is never lost. */
+export function FactEditor({
+  path,
+  fact,
+  spec,
+  bench,
+}: {
+  readonly path: Path
+  readonly fact: Fact
+  readonly spec: FactSpec
+  readonly bench: Bench
+}) {
+  const id = useId()
+  const kept = useSession(({ drafts }) => drafts[path])
+  const [draft, setDraft] = useState<Draft>(() => kept ?? draftOf(fact))
+  const [findings, setFindings] = useState<readonly Finding[]>(() =>
+    kept === undefined ? [] : readDraft(kept, spec, bench).findings,
+  )
+  const change = (next: Partial<Draft>): void => {
+    const changed = { ...draft, ...next }
+    setDraft(changed)
+    keepDraft(path, changed)
+    if (findings.length > 0) setFindings(readDraft(changed, spec, bench).findings)
+  }
+  const submit = (event: SyntheticEvent): void => {
+    event.preventDefault()
+    const read = readDraft(draft, spec, bench)
+    if (!read.ok) {
+      setFindings(read.findings)
+      return
+    }
+    const refusal = setFact(path, read.value, labelAt(bench, path))
+    if (refusal !== null) {
+      setFindings([{ code: 'refused', severity: 'error', message: refusal }])
+      return
+    }
+    dropDraft(path)
+    stopEditing()
+  }
+  const abandon = (): void => {
+    dropDraft(path)
+    stopEditing()
+  }
+  const unit = offeredUnit(spec, bench.units)
+  const instruments = Object.entries(bench.instruments).filter(([, it]) => it.quantity === spec.quantity)
+  const whole = spec.whole === true
+  return (
+    <form onSubmit={submit} onKeyDown={(event) => event.key === 'Escape' && abandon()} noValidate>
+      <label htmlFor={`${id}-value`} className="block font-[650]">
+        {labelAt(bench, path)}
+      </label>
+      {spec.how !== undefined && <p className="mt-0.5 text-[13px] text-second">{spec.how}</p>}
+      <div className="mt-2 flex items-center gap-2">
+        <input
+          id={`${id}-value`}
+          className="input num min-w-0 flex-1 text-[16px]"
+          value={draft.typed}
+          onChange={(event) => change({ typed: event.target.value })}
+          onFocus={(event) => event.target.select()}
+          autoFocus
+          autoComplete="off"
+          inputMode="text"
+          aria-describedby={`${id}-unit ${id}-findings`}
+          aria-invalid={findings.some((it) => it.severity === 'error')}
+        />
+        <span id={`${id}-unit`} className="num text-second">
+          {unitOf(unit).symbol}
+        </span>
+      </div>
+      <OtherUnits spec={spec} unit={unit} />
+      <fieldset className="mt-3">
+        <legend className="text-[13px] text-second">Where it comes from</legend>
+        <div className="mt-1 flex gap-4">
+          {ORIGINS.map(({ id: origin, words, hint }) => (
+            <label key={origin} title={hint} className="flex min-h-8 items-center gap-1.5">
+              <input type="radio" name={`${id}-origin`} checked={draft.origin === origin} onChange={() => change({ origin })} />
+              <span className={`origin-${origin}`}>{words}</span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <label className="mt-2 flex items-center justify-between gap-2">
+        <span className="text-[13px]">{doubtWords(draft.origin, whole)}</span>
+        <span className="flex items-center gap-1.5">
+          <span className="num text-second">±</span>
+          <input
+            className="input num w-24"
+            value={draft.doubtTyped}
+            placeholder={whole ? 'exact' : 'usual'}
+            onChange={(event) => change({ doubtTyped: event.target.value })}
+            autoComplete="off"
+          />
+        </span>
+      </label>
+      {draft.origin === 'measured' && instruments.length > 0 && (
+        <label className="mt-2 flex items-center justify-between gap-2">
+          <span className="text-[13px]">Read with</span>
+          <select
+            className="input max-w-52"
+            value={draft.instrumentId}
+            onChange={(event) => change({ instrumentId: event.target.value, doubtTyped: '' })}
+          >
+            <option value="">something else</option>
+            {instruments.map(([key, it]) => (
+              <option
+                key={key}
+                value={key}
+              >{`${it.name}, to ${printQuantity(it.max, null, unit).value} ${unitOf(unit).symbol}`}</option>
+            ))}
+          </select>
+        </label>
+      )}
+      {draft.origin === 'measured' && (
+        <label className="mt-2 flex items-center justify-between gap-2">
+          <span className="text-[13px]">On</span>
+          <input type="date" className="input num" value={draft.day} onChange={(event) => change({ day: event.target.value })} />
+        </label>
+      )}
+      <div id={`${id}-findings`}>
+        <Findings findings={findings} />
+      </div>
+      <div className="mt-3 flex justify-end gap-2">
+        <button type="button" className="button" onClick={abandon}>
+          Leave as it was
+        </button>
+        <button type="submit" className="button button-first">
+          Enter
+        </button>
+      </div>
+    </form>
+  )
+}
+
+function OtherUnits({ spec, unit }: { readonly spec: FactSpec; readonly unit: ReturnType<typeof offeredUnit> }) {
+  const others = unitsOf(spec.quantity).filter((it) => it !== unit)
+  if (others.length === 0) return null
+  return <p className="mt-1 text-[12px] text-second">or type the unit: {others.map((it) => unitOf(it).symbol).join(', ')}</p>
+}
+
+function doubtWords(origin: Origin, whole: boolean): string {
+  if (whole) return 'Could be off by'
+  return origin === 'measured' ? 'One reading scatters by (u)' : 'Certainly within'
+}
+
+function draftOf(fact: Fact): Draft {
+  const { doubt } = fact
+  const spread = doubt.kind === 'standard' ? doubt.u : doubt.kind === 'halfWidth' ? doubt.a : null
+  return {
+    typed: fact.typed,
+    origin: fact.value === null ? 'measured' : fact.origin,
+    doubtTyped: spread === null ? '' : (printQuantity(0, spread, fact.typedUnit).plusMinus ?? '0'),
+    instrumentId: fact.instrument ?? '',
+    day: fact.at?.slice(0, 10) ?? '',
+  }
+}
+
+function readDraft(draft: Draft, spec: FactSpec, bench: Bench) {
+  const instrument = bench.instruments[draft.instrumentId]
+  const measured = draft.origin === 'measured'
+  const entry: Entry = {
+    typed: draft.typed,
+    origin: draft.origin,
+    doubtTyped: draft.doubtTyped,
+    instrument: measured && instrument !== undefined ? { id: draft.instrumentId, ...instrument } : null,
+    ...(measured && draft.day !== '' ? { at: `${draft.day}T12:00:00.000Z` } : {}),
+  }
+  return enterFact(entry, spec, bench.units)
+}

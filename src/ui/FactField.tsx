@@ -1,0 +1,70 @@
+import { Popover } from 'radix-ui'
+import { isFact, showFact, getAt, type Fact, type Path } from '../core/bench'
+import { benchFactSpec, labelAt, type Bench } from '../core/document'
+import { startEditing, stopEditing, useBenchStore, useSession } from '../state'
+import { FactEditor } from './FactEditor'
+
+const ORIGIN_WORDS = { measured: 'measured', stated: 'stated', assumed: 'assumed, nobody has checked' } as const
+
+/** A fact standing in a sentence or on a drawing: what was typed, its origin as the line under it. Opens its editor. */
+export function FactField({
+  path,
+  place = 'given',
+  small = false,
+}: {
+  readonly path: Path
+  readonly place?: string
+  readonly small?: boolean
+}) {
+  const bench = useBenchStore((it) => it.bench)
+  const fact = getAt(bench, path)
+  const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
+  const rejected = useSession(({ drafts }) => drafts[path]?.typed)
+  const spec = benchFactSpec(path)
+  if (bench === null || !isFact(fact) || spec === undefined) return null
+  return (
+    <Popover.Root open={open} onOpenChange={(next) => (next ? startEditing(path, place) : stopEditing())}>
+      <Popover.Trigger asChild>
+        <button
+          type="button"
+          data-fact={path}
+          data-place={place}
+          aria-label={describe(bench, path, fact)}
+          className={`num inline-flex min-h-6 items-baseline px-0.5 leading-tight hover:text-teal ${small ? 'text-[14px]' : 'text-[15px]'}`}
+        >
+          <Shown fact={fact} />
+          {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="overlay no-print z-40 w-[22rem] max-w-[94vw] p-4"
+          aria-label={labelAt(bench, path)}
+        >
+          <FactEditor key={path} path={path} fact={fact} spec={spec} bench={bench} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
+
+function Shown({ fact }: { readonly fact: Fact }) {
+  const { text, unit, plusMinus } = showFact(fact)
+  if (text === '') return <span className="origin-assumed text-second">enter{unit === '' ? '' : ` ${unit}`}</span>
+  return (
+    <span className={`origin-${fact.origin}`}>
+      {text}
+      {plusMinus !== null && ` ± ${plusMinus}`}
+      {unit !== '' && `${unit === '°' || unit === '%' ? '' : ' '}${unit}`}
+    </span>
+  )
+}
+
+function describe(bench: Bench, path: Path, fact: Fact): string {
+  const { text, unit, plusMinus } = showFact(fact)
+  const value =
+    text === '' ? 'not entered' : [text, plusMinus === null ? '' : `plus or minus ${plusMinus}`, unit].filter(Boolean).join(' ')
+  return `${labelAt(bench, path)}: ${value}, ${ORIGIN_WORDS[fact.origin]}`
+}

@@ -1,0 +1,64 @@
+import { useId, useState } from 'react'
+import { sayUnknown, type FigureDef } from '../core/bench'
+import { labelAt, type Bench } from '../core/document'
+import { revealFact, useBenchStore, useFigure } from '../state'
+import { printFigure, Quantity, useUnits } from './Quantity'
+import { KeepRecord } from './KeepRecord'
+import { Working } from './Working'
+
+/** A figure with its ±; opens its working. */
+export function FigureRow<A extends readonly string[]>({
+  def,
+  args,
+  label,
+  note,
+}: {
+  readonly def: FigureDef<Bench, A>
+  readonly args: A
+  readonly label?: string
+  readonly note?: string
+}) {
+  const id = useId()
+  const [open, setOpen] = useState(false)
+  const figure = useFigure(def, ...args)
+  const system = useUnits()
+  if (figure === null) return null
+  const printed = printFigure(figure, system)
+  return (
+    <div className="keep-together border-b border-rule py-1.5">
+      <button
+        type="button"
+        aria-expanded={open}
+        aria-controls={id}
+        className="flex w-full items-baseline justify-between gap-3 text-left hover:text-teal"
+        onClick={() => setOpen(!open)}
+      >
+        <span>{label ?? def.label}</span>
+        <Quantity of={printed} />
+      </button>
+      {note !== undefined && <p className="text-[12px] text-second">{note}</p>}
+      {!figure.result.known && <WhyUnknown why={figure.result.why} />}
+      <div id={id} hidden={!open}>
+        {open && <Working figure={figure} />}
+        {open && figure.result.known && <KeepRecord figure={figure} />}
+      </div>
+    </div>
+  )
+}
+
+function WhyUnknown({ why }: { readonly why: Parameters<typeof sayUnknown>[0] }) {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  const { message, path } = sayUnknown(why, (it) => labelAt(bench, it))
+  return (
+    <p className="text-[12px] text-second">
+      {path === undefined || path === '' ? (
+        message
+      ) : (
+        <button type="button" className="link text-left" onClick={() => revealFact(path)}>
+          {message}
+        </button>
+      )}
+    </p>
+  )
+}

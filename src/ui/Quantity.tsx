@@ -1,0 +1,34 @@
+import type { WithDoubt } from '../core/bench'
+import { shownNumber } from '../core/bench'
+import { displayUnit, printQuantity, type Printed, type UnitId, type UnitSystem } from '../core/units'
+import { useBenchStore } from '../state'
+
+/** The open bench's system of units. */
+export function useUnits(): UnitSystem {
+  return useBenchStore(({ bench }) => bench?.units ?? 'metric')
+}
+
+/** The unit in which a figure is shown. */
+export function figureUnit({ def }: Pick<WithDoubt, 'def'>, system: UnitSystem): UnitId {
+  return def.show?.[system] ?? displayUnit(def.quantity, system)
+}
+
+/** A figure printed in the bench's system; null while it is not known. */
+export function printFigure(figure: WithDoubt, system: UnitSystem): Printed | null {
+  const value = shownNumber(figure.result)
+  return value === null ? null : printQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+}
+
+/** A number with ± and unit, in the mono face; a dash while it is not known. */
+export function Quantity({ of, small = false }: { readonly of: Printed | null; readonly small?: boolean }) {
+  if (of === null) return <span className="num text-second">not known yet</span>
+  return (
+    <span className="num whitespace-nowrap">
+      <span className={small ? '' : 'text-[15px]'}>{of.value}</span>
+      <span className="text-[12px] text-second">
+        {of.plusMinus !== null && <> ± {of.plusMinus}</>}
+        {of.unit !== '' && <> {of.unit}</>}
+      </span>
+    </span>
+  )
+}

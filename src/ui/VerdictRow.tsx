@@ -1,0 +1,121 @@
+import { useMemo, useState } from 'react'
+import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type AnyFigure, type Verdict } from '../core/bench'
+import { ENGINE_CONFIG, labelAt, type Bench } from '../core/document'
+import { sayQuantity, type UnitSystem } from '../core/units'
+import { engineOf, revealFact, useBenchStore } from '../state'
+import { figureUnit, useUnits } from './Quantity'
+import { VerdictMark } from './VerdictMark'
+
+/** A verdict: its mark, why, whether it rests on guesses, and the one thing to do next. */
+export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
+  const bench = useBenchStore((it) => it.bench)
+  const system = useUnits()
+  if (bench === null) return null
+  const { head, why, next } = wording(verdict, bench, system)
+  return (
+    <li className="keep-together flex gap-2 border-b border-rule py-2.5">
+      <span className="pt-1">
+        <VerdictMark mark={verdict.mark} />
+      </span>
+      <div className="min-w-0">
+        <p>
+          <strong className="font-[650]">{head}</strong>
+          {/[?.!]$/.test(head) ? ' ' : '. '}
+          {why}{' '}
+          {next !== undefined && (
+            <button type="button" className="link text-left" onClick={() => revealFact(next.path)}>
+              {next.words}
+            </button>
+          )}
+          {next !== undefined && '.'}
+        </p>
+        {verdict.straddles && <WhatDecides verdict={verdict} bench={bench} />}
+        {verdict.assumed.length > 0 && <Assumed verdict={verdict} bench={bench} />}
+      </div>
+    </li>
+  )
+}
+
+function Assumed({ verdict, bench }: { readonly verdict: Verdict; readonly bench: Bench }) {
+  const [open, setOpen] = useState(false)
+  const count = verdict.assumed.length
+  return (
+    <div className="text-[12px] text-second">
+      <button
+        type="button"
+        className="no-print min-h-6 text-left underline decoration-dotted underline-offset-2"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        rests on {count} assumed {count === 1 ? 'fact' : 'facts'}
+      </button>
+      {open && (
+        <ul className="m-0 list-none p-0">
+          {verdict.assumed.map((path) => (
+            <li key={path}>
+              <button type="button" className="link" onClick={() => revealFact(path)}>
+                {labelAt(bench, path)}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+/** What to measure so that a straddling verdict is decided (T14). */
+function WhatDecides({ verdict, bench }: { readonly verdict: Verdict; readonly bench: Bench }) {
+  const advice = useMemo(() => measureNext(engineOf(bench), verdict, ENGINE_CONFIG), [verdict, bench])
+  const name = (path: string): string => labelAt(bench, path)
+  if (advice.kind === 'none') {
+    const [first] = advice.ranking
+    return (
+      <p className="text-[13px]">
+        No instrument at hand will decide it.{first !== undefined && ` Most of the doubt comes from: ${name(first.path)}.`}
+      </p>
+    )
+  }
+  const tools = [...new Set(advice.measure.map((it) => it.instrument?.name))].join(' and ')
+  return (
+    <p className="text-[13px]">
+      {advice.measure.map(({ path }, i) => (
+        <span key={path}>
+          {i > 0 && ' and '}
+          <button type="button" className="link text-left" onClick={() => revealFact(path)}>
+            {name(path)}
+          </button>
+        </span>
+      ))}{' '}
+      read with “{tools}”: that decides.
+    </p>
+  )
+}
+
+/** A verdict's sentence, its numbers printed in the bench's system. */
+function wording(verdict: Verdict, bench: Bench, system: UnitSystem) {
+  const engine = engineOf(bench)
+  const print = (def: AnyFigure, ...args: string[]): string => {
+    const figure = engine.byId(def.id, args)
+    const value = shownNumber(figure.result)
+    return value === null ? '(not known)' : sayQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+  }
+  const fact = (path: string): string => {
+    const node = getAt(bench, path)
+    if (!isFact(node)) return ''
+    const { text, unit } = showFact(node)
+    return `${text}${unit === '' || unit === '°' ? unit : `\u00a0${unit}`}`
+  }
+  const said = verdict.def.say({
+    mark: verdict.mark,
+    args: verdict.args,
+    margin: shownNumber(verdict.margin.result) ?? Number.NaN,
+    figure: print,
+    fact,
+    word: (path) => String(getAt(bench, path)),
+  })
+  if (verdict.unknown === null) return said
+  const { message, path } = sayUnknown(verdict.unknown, (it) => labelAt(bench, it))
+  const head = said.head
+  return path === undefined ? { head, why: message } : { head, why: message, next: { words: 'Enter it', path } }
+}

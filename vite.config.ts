@@ -1,0 +1,10 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  // Small fonts and pictures stay files: the page's policy allows no data: fonts.
+  build: { assetsInlineLimit: 0, target: 'es2022', chunkSizeWarningLimit: 700 },
+  worker: { format: 'es' },
+})

@@ -28,7 +28,7 @@ export function BenchPage() {
   if (opened.kind === 'refused') return <CannotOpen findings={opened.findings} />
   if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
   return (
-    <div className="sheet grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)_auto] md:grid-cols-[132px_minmax(0,1fr)] md:grid-rows-[52px_minmax(0,1fr)_auto]">
+    <div className="sheet grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)_auto] md:grid-cols-[132px_minmax(0,1fr)] md:grid-rows-[auto_minmax(0,1fr)_auto]">
       <Nameplate />
       <StageRoute benchId={benchId} current={stage} />
       <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">

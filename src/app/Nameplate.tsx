@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
+import { getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
 import { axisIds, type Bench } from '../core/document'
 import { steps, topSpeed } from '../core/motion'
 import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
@@ -23,7 +23,7 @@ export function Nameplate() {
       >
         Fine<span className="text-teal">/</span>Kerf
       </Link>
-      <div className="flex min-w-0 flex-1 items-stretch overflow-x-auto" role="group" aria-label="Nameplate">
+      <div className="-mt-px flex min-w-0 flex-1 flex-wrap items-stretch" role="group" aria-label="Nameplate">
         <Cell
           name="bench"
           label="Bench"
@@ -61,7 +61,7 @@ function Cell({
     </>
   )
   const look =
-    'flex shrink-0 flex-col justify-center gap-0.5 whitespace-nowrap border-r border-rule px-3.5 text-left min-h-[51px]'
+    'flex shrink-0 flex-col justify-center gap-0.5 whitespace-nowrap border-r border-t border-rule px-3.5 text-left min-h-[51px]'
   if (children === undefined) return <div className={look}>{face}</div>
   return (
     <Popover.Root open={open} onOpenChange={(next) => useSession.setState({ nameplate: next ? name : null })}>
@@ -129,9 +129,24 @@ function StepsCell({ bench }: { readonly bench: Bench }) {
         label={system === 'metric' ? 'Steps per millimetre, X / Y' : 'Steps per inch, X / Y'}
         value={<Pair a={ofX} b={ofY} />}
       />
-      <Cell name="speed" label="Top speed" value={<Quantity of={slower === undefined ? null : bare(slower, system)} />} />
+      <Cell
+        name="speed"
+        label="Top speed"
+        value={
+          <Quantity
+            of={slower === undefined ? null : bare(slower, system)}
+            guessed={slower !== undefined && restsOnGuess(slower)}
+          />
+        }
+      />
     </>
   )
+}
+
+/** Whether a figure rests on a fact that nobody has checked. */
+function restsOnGuess(figure: WithDoubt): boolean {
+  const { bench } = useBenchStore.getState()
+  return [...figure.leaves].some((path) => isAssumed(getAt(bench, path)))
 }
 
 function number(figure: WithDoubt<number>): number {
@@ -147,15 +162,15 @@ function Pair({ a, b }: { readonly a: WithDoubt | null; readonly b: WithDoubt | 
   const system = useUnits()
   const [p, q] = [a, b].map((it) => (it === null ? null : printFigure(it, system)))
   if (!p && !q) return <Quantity of={null} />
-  const part = (it: typeof p) => (
+  const part = (it: typeof p, figure: WithDoubt | null) => (
     <>
-      {it?.value ?? '?'}
+      <span className={figure !== null && restsOnGuess(figure) ? 'origin-assumed' : ''}>{it?.value ?? '?'}</span>
       {it?.plusMinus != null && <span className="text-[12px] text-second"> ± {it.plusMinus}</span>}
     </>
   )
   return (
     <span className="num text-[15px]">
-      {part(p)} / {part(q)}
+      {part(p, a)} / {part(q, b)}
     </span>
   )
 }
@@ -239,7 +254,7 @@ function EyewearCell() {
 function Stops() {
   const stops = useVerdicts().filter((it) => it.mark === 'stop').length
   return (
-    <div className="ml-auto flex shrink-0 items-center gap-2 px-4" role="status">
+    <div className="ml-auto flex min-h-[51px] shrink-0 items-center gap-2 px-4" role="status">
       <VerdictMark mark={stops > 0 ? 'stop' : null} label="" />
       <span className="whitespace-nowrap text-[13px]">{stops === 0 ? 'no stop' : stops === 1 ? '1 stop' : `${stops} stops`}</span>
     </div>

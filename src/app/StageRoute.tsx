@@ -46,7 +46,7 @@ function Stop(props: {
 }) {
   const { to, name, number, current, note, mark } = props
   return (
-    <li className={`relative shrink-0 md:min-h-[50px] md:flex-1 md:max-h-[64px] ${current ? 'bg-paper' : ''}`}>
+    <li className={`relative shrink-0 md:min-h-[50px] md:flex-1 ${current ? 'bg-paper' : ''}`}>
       <NavLink
         to={to}
         className="flex h-full items-start gap-3 px-3.5 py-1 hover:text-teal md:pr-7"

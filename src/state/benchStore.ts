@@ -17,7 +17,7 @@ interface OpenBenchState {
   /** The edit that led to this document, in words: what undo takes back. */
   readonly edit: string
   /** A dimension being dragged: neither validated nor saved (T12). */
-  readonly overlay: { readonly path: Path; readonly value: number } | null
+  readonly overlay: { readonly path: Path; readonly fact: Fact } | null
   readonly records: readonly BenchRecord[]
   readonly files: readonly FileRow[]
   readonly revision: number
@@ -89,8 +89,8 @@ export function setFact(path: Path, value: object, words: string): string | null
 }
 
 /** Shows the bench with one number moved, until the drag ends. */
-export function dragFact(path: Path, value: number): void {
-  useBenchStore.setState({ overlay: { path, value } })
+export function dragFact(path: Path, fact: Fact): void {
+  useBenchStore.setState({ overlay: { path, fact } })
 }
 
 /** Ends a drag without a change. */
@@ -102,10 +102,7 @@ export function dropDrag(): void {
 export function shownBench({ bench, overlay }: Pick<OpenBenchState, 'bench' | 'overlay'>): Bench | null {
   if (bench === null || overlay === null) return bench
   if (lastShown?.bench === bench && lastShown.overlay === overlay) return lastShown.shown
-  const fact = overlay.path
-    .split('.')
-    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], bench) as Fact
-  const shown = setAt(bench, overlay.path, { ...fact, value: overlay.value, typed: String(overlay.value) })
+  const shown = setAt(bench, overlay.path, overlay.fact)
   lastShown = { bench, overlay, shown }
   return shown
 }

@@ -21,13 +21,15 @@ export function engineOf(bench: Bench): Engine<Bench> {
   return current
 }
 
-/** A figure of the open bench with its ±; null where no bench is open. While a dimension is dragged ± rests. */
+/** A figure of the open bench with its ±; null where no bench is open. The ± of what is dragged rests until it is let go. */
 export function useFigure<A extends readonly string[], T>(def: FigureDef<Bench, A, T>, ...args: A): WithDoubt<T> | null {
   return useBenchStore((state) => {
     const bench = shownBench(state)
     if (bench === null) return null
     const engine = engineOf(bench)
-    return state.overlay === null ? engine.withDoubt(def, ...args) : withoutDoubt(engine.value(def, ...args))
+    const evaluation = engine.value(def, ...args)
+    const dragged = state.overlay !== null && evaluation.leaves.has(state.overlay.path)
+    return dragged ? withoutDoubt(evaluation) : engine.withDoubt(def, ...args)
   })
 }
 

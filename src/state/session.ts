@@ -16,6 +16,8 @@ interface Session {
   readonly drafts: Readonly<Record<Path, Draft>>
   /** Axis whose drive is brought out. */
   readonly axisId: string | null
+  /** Axis the pointer rests on. */
+  readonly pointedAxis: string | null
   /** Where the head stands in the picture, mm from the origin; null until it is moved: the middle of its travel. */
   readonly head: { readonly x: number; readonly y: number } | null
   readonly nameplate: string | null
@@ -29,6 +31,7 @@ export const useSession = create<Session>()(() => ({
   editing: null,
   drafts: {},
   axisId: null,
+  pointedAxis: null,
   head: null,
   nameplate: null,
   palette: false,

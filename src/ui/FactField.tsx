@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui'
 import { isFact, showFact, getAt, type Fact, type Path } from '../core/bench'
 import { benchFactSpec, labelAt, type Bench } from '../core/document'
-import { startEditing, stopEditing, useBenchStore, useSession } from '../state'
+import { shownBench, startEditing, stopEditing, useBenchStore, useSession } from '../state'
 import { FactEditor } from './FactEditor'
 
 const ORIGIN_WORDS = { measured: 'measured', stated: 'stated', assumed: 'assumed, nobody has checked' } as const
@@ -17,7 +17,7 @@ export function FactField({
   readonly small?: boolean
 }) {
   const bench = useBenchStore((it) => it.bench)
-  const fact = getAt(bench, path)
+  const fact = useBenchStore((it) => getAt(shownBench(it), path))
   const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
   const rejected = useSession(({ drafts }) => drafts[path]?.typed)
   const spec = benchFactSpec(path)
@@ -41,7 +41,7 @@ export function FactField({
           sideOffset={6}
           collisionPadding={12}
           className="overlay no-print z-40 w-[22rem] max-w-[94vw] p-4"
-          aria-label={labelAt(bench, path)}
+          aria-label={`Enter: ${labelAt(bench, path)}`}
         >
           <FactEditor key={path} path={path} fact={fact} spec={spec} bench={bench} />
         </Popover.Content>

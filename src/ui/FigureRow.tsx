@@ -1,8 +1,9 @@
 import { useId, useState } from 'react'
-import { sayUnknown, type FigureDef } from '../core/bench'
+import { sayUnknown, type FigureDef, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { revealFact, useBenchStore, useFigure } from '../state'
-import { printFigure, Quantity, useUnits } from './Quantity'
+import { sayQuantity } from '../core/units'
+import { figureUnit, printFigure, Quantity, useUnits } from './Quantity'
 import { KeepRecord } from './KeepRecord'
 import { Working } from './Working'
 
@@ -36,6 +37,7 @@ export function FigureRow<A extends readonly string[]>({
         <span>{label ?? def.label}</span>
         <Quantity of={printed} />
       </button>
+      <MayBe figure={figure} />
       {note !== undefined && <p className="text-[12px] text-second">{note}</p>}
       {!figure.result.known && <WhyUnknown why={figure.result.why} />}
       <div id={id} hidden={!open}>
@@ -43,6 +45,18 @@ export function FigureRow<A extends readonly string[]>({
         {open && figure.result.known && <KeepRecord figure={figure} />}
       </div>
     </div>
+  )
+}
+
+/** Where a count could be another, the ± alone would promise too much. */
+function MayBe({ figure }: { readonly figure: WithDoubt }) {
+  const unit = figureUnit(figure, useUnits())
+  const { doubt } = figure
+  if (doubt?.contributions.some((it) => it.how === 'alternatives') !== true) return null
+  return (
+    <p className="text-[12px] text-second">
+      could be {sayQuantity(doubt.low, null, unit)} to {sayQuantity(doubt.high, null, unit)}: the counts are assumed
+    </p>
   )
 }
 

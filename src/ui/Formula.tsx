@@ -23,5 +23,13 @@ export function Formula({ tex }: { readonly tex: string }) {
     }
   }, [render])
   if (render === null) return <code className="text-[13px]">{tex}</code>
-  return <div className="overflow-x-auto overflow-y-hidden py-1 text-[15px]" dangerouslySetInnerHTML={{ __html: render(tex) }} />
+  return (
+    <div
+      tabIndex={0}
+      role="group"
+      aria-label="Formula"
+      className="overflow-x-auto overflow-y-hidden py-0.5 text-[13px] [&_.katex-display]:my-1.5 [&_.katex-display]:text-left"
+      dangerouslySetInnerHTML={{ __html: render(tex) }}
+    />
+  )
 }

@@ -20,11 +20,11 @@ export function printFigure(figure: WithDoubt, system: UnitSystem): Printed | nu
 }
 
 /** A number with ± and unit, in the mono face; a dash while it is not known. */
-export function Quantity({ of, small = false }: { readonly of: Printed | null; readonly small?: boolean }) {
+export function Quantity({ of, guessed = false }: { readonly of: Printed | null; readonly guessed?: boolean }) {
   if (of === null) return <span className="num text-second">not known yet</span>
   return (
     <span className="num whitespace-nowrap">
-      <span className={small ? '' : 'text-[15px]'}>{of.value}</span>
+      <span className={`text-[15px] ${guessed ? 'origin-assumed' : ''}`}>{of.value}</span>
       <span className="text-[12px] text-second">
         {of.plusMinus !== null && <> ± {of.plusMinus}</>}
         {of.unit !== '' && <> {of.unit}</>}

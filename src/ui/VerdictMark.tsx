@@ -15,7 +15,14 @@ export function VerdictMark({
 }) {
   const words = label ?? (mark === null ? 'nothing judged' : MARK_WORDS[mark])
   return (
-    <svg viewBox="0 0 12 12" width="12" height="12" role="img" aria-label={words} className="shrink-0" opacity={pale ? 0.5 : 1}>
+    <svg
+      viewBox="0 0 12 12"
+      width="12"
+      height="12"
+      {...(words === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': words })}
+      className="shrink-0"
+      opacity={pale ? 0.5 : 1}
+    >
       {mark === 'good' && <circle cx="6" cy="6" r="5" fill="var(--good)" />}
       {mark === 'look' && <path d="M6 0.8 11.6 10.8H0.4Z" fill="var(--look)" />}
       {mark === 'stop' && <rect x="1" y="1" width="10" height="10" fill="var(--stop)" />}

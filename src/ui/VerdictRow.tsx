@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useMemo, useState, type ReactNode } from 'react'
 import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type AnyFigure, type Verdict } from '../core/bench'
 import { ENGINE_CONFIG, labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
@@ -6,12 +6,13 @@ import { engineOf, revealFact, useBenchStore } from '../state'
 import { figureUnit, useUnits } from './Quantity'
 import { VerdictMark } from './VerdictMark'
 
-/** A verdict: its mark, why, whether it rests on guesses, and the one thing to do next. */
+/** A verdict: its mark, why, the one thing to do next, and whether it rests on guesses. */
 export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
   const bench = useBenchStore((it) => it.bench)
   const system = useUnits()
   if (bench === null) return null
   const { head, why, next } = wording(verdict, bench, system)
+  const action = next === undefined ? null : <Do path={next.path} words={`${next.words}.`} />
   return (
     <li className="keep-together flex gap-2 border-b border-rule py-2.5">
       <span className="pt-1">
@@ -21,18 +22,19 @@ export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
         <p>
           <strong className="font-[650]">{head}</strong>
           {/[?.!]$/.test(head) ? ' ' : '. '}
-          {why}{' '}
-          {next !== undefined && (
-            <button type="button" className="link text-left" onClick={() => revealFact(next.path)}>
-              {next.words}
-            </button>
-          )}
-          {next !== undefined && '.'}
+          {why} {verdict.straddles ? <WhatDecides verdict={verdict} bench={bench} otherwise={action} /> : action}
         </p>
-        {verdict.straddles && <WhatDecides verdict={verdict} bench={bench} />}
         {verdict.assumed.length > 0 && <Assumed verdict={verdict} bench={bench} />}
       </div>
     </li>
+  )
+}
+
+function Do({ path, words }: { readonly path: string; readonly words: string }) {
+  return (
+    <button type="button" className="link text-left" onClick={() => revealFact(path)}>
+      {words}
+    </button>
   )
 }
 
@@ -64,32 +66,44 @@ function Assumed({ verdict, bench }: { readonly verdict: Verdict; readonly bench
   )
 }
 
-/** What to measure so that a straddling verdict is decided (T14). */
-function WhatDecides({ verdict, bench }: { readonly verdict: Verdict; readonly bench: Bench }) {
+/** What to measure so that a straddling verdict is decided (T14); else what the verdict itself proposes. */
+function WhatDecides({
+  verdict,
+  bench,
+  otherwise,
+}: {
+  readonly verdict: Verdict
+  readonly bench: Bench
+  readonly otherwise: ReactNode
+}) {
   const advice = useMemo(() => measureNext(engineOf(bench), verdict, ENGINE_CONFIG), [verdict, bench])
-  const name = (path: string): string => labelAt(bench, path)
+  const name = (path: string): string => lowerFirst(labelAt(bench, path))
   if (advice.kind === 'none') {
     const [first] = advice.ranking
     return (
-      <p className="text-[13px]">
-        No instrument at hand will decide it.{first !== undefined && ` Most of the doubt comes from: ${name(first.path)}.`}
-      </p>
+      <>
+        {first !== undefined && `No instrument at hand will decide it; most of the doubt comes from the ${name(first.path)}. `}
+        {otherwise}
+      </>
     )
   }
-  const tools = [...new Set(advice.measure.map((it) => it.instrument?.name))].join(' and ')
+  const tools = [...new Set(advice.measure.map((it) => lowerFirst(it.instrument?.name ?? '')))].join(' and the ')
   return (
-    <p className="text-[13px]">
+    <>
+      Measure{' '}
       {advice.measure.map(({ path }, i) => (
         <span key={path}>
           {i > 0 && ' and '}
-          <button type="button" className="link text-left" onClick={() => revealFact(path)}>
-            {name(path)}
-          </button>
+          <Do path={path} words={`the ${name(path)}`} />
         </span>
       ))}{' '}
-      read with “{tools}”: that decides.
-    </p>
+      with the {tools}: that decides.
+    </>
   )
+}
+
+function lowerFirst(words: string): string {
+  return words.charAt(0).toLowerCase() + words.slice(1)
 }
 
 /** A verdict's sentence, its numbers printed in the bench's system. */

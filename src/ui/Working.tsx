@@ -125,7 +125,7 @@ function withNumbers(figure: WithDoubt, bench: Bench, system: UnitSystem): strin
   const result = shownNumber(figure.result) ?? Number.NaN
   const filled = chooseBranch(def.formula, right, bench, args).replace(
     SYMBOL,
-    (all, symbol: string, _inner, at: number, whole: string) =>
+    (all, symbol: string, at: number, whole: string) =>
       whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
   )
   return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`

@@ -64,7 +64,7 @@ export interface Verdict {
 export function judge<B extends object>(engine: Engine<B>, def: VerdictDef, args: readonly string[]): Verdict {
   const margin = engine.byId(def.margin.id, args)
   const value = shownNumber(margin.result)
-  const assumed = [...margin.leaves].filter((path) => restsOnGuess(getAt(engine.bench, path)))
+  const assumed = [...margin.leaves].filter((path) => isAssumed(getAt(engine.bench, path)))
   const base = { def, args, margin, assumed }
   if (value === null || !margin.result.known) {
     return { ...base, mark: 'unknown', straddles: false, unknown: margin.result.known ? null : margin.result.why }
@@ -81,7 +81,8 @@ function markOf({ goodFrom, stopBelow, hazard }: VerdictDef, low: number, high: 
   return 'look'
 }
 
-function restsOnGuess(node: unknown): boolean {
+/** Whether what stands at a place is a guess nobody has checked. */
+export function isAssumed(node: unknown): boolean {
   return (isFact(node) || isChoice(node)) && node.origin === 'assumed'
 }
 

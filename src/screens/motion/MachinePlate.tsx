@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react'
 import { getAt, isFact, shownNumber, type Path } from '../../core/bench'
 import { axisIds, type Bench } from '../../core/document'
 import { pulleyRadius, travelPerTurn, turnAt, type Axis } from '../../core/motion'
@@ -121,7 +121,9 @@ function Drawing({
 }) {
   const frame = usePlateFrame()
   const lines = useTravelLines(plan, ids)
+  const pointed = useSession((it) => it.pointedAxis)
   const chosen = useSession((it) => it.axisId) ?? ids.x
+  const shown = pointed ?? chosen
   const dashed = known ? undefined : '5 4'
   const { work } = plan
   const rect = (box: Box) => ({
@@ -141,13 +143,13 @@ function Drawing({
       <rect {...rect(work)} fill="none" stroke="var(--second)" strokeWidth="0.9" strokeDasharray={CENTRE_LINE} />
       <Diagonals bench={bench} work={work} />
       <Floor plan={plan} />
-      <AxisParts id={ids.y} chosen={chosen === ids.y}>
+      <AxisParts id={ids.y} shown={shown === ids.y}>
         {plan.yRuns.map((run, i) => (
           <DriveRun key={i} run={run} axisId={ids.y} position={plan.carriage.y + plan.carriage.h / 2} />
         ))}
         {plan.shaft !== null && <rect {...rect(plan.shaft)} fill="var(--paper)" stroke="currentColor" strokeWidth="0.8" />}
       </AxisParts>
-      <AxisParts id={ids.x} chosen={chosen === ids.x}>
+      <AxisParts id={ids.x} shown={shown === ids.x}>
         <rect {...rect(plan.gantry)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.4" />
         {plan.ends.map((end, i) => (
           <rect key={i} {...rect(end)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1" />
@@ -155,34 +157,45 @@ function Drawing({
         <DriveRun run={plan.xRun} axisId={ids.x} position={plan.carriage.x + plan.carriage.w / 2} />
       </AxisParts>
       <Carriage plan={plan} rect={rect} />
+      <DiagonalsNote bench={bench} work={work} />
       <Origin />
-      <DriveNote axisId={chosen === '' ? ids.x : chosen} plan={plan} bench={bench} isX={chosen === ids.x} />
-      {known && <DimensionDrawing {...lines.x} />}
-      {known && <DimensionDrawing {...lines.y} />}
+      <DriveNote axisId={shown} plan={plan} bench={bench} isX={shown === ids.x} />
+      <DimensionDrawing {...lines.x} />
+      <DimensionDrawing {...lines.y} />
       {known && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
       {ids.z !== '' && <HeightMark bench={bench} id={ids.z} plan={plan} />}
     </>
   )
 }
 
-/** Catches the pointer over the work area: the head follows it while it is pressed. */
-function Floor({ plan }: { readonly plan: Plan }) {
+/** The head follows the pointer while it is pressed, on the floor or on the carriage itself. */
+function useHeadDrag(plan: Plan) {
   const frame = usePlateFrame()
   const held = useRef(false)
-  const follow = (event: PointerEvent<SVGRectElement>): void => {
+  const follow = (event: PointerEvent<SVGElement>): void => {
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
     if (!held.current || box === undefined) return
     const { x, y } = frame.mm(event.clientX - box.left, event.clientY - box.top)
     moveHead(plan, x, y)
   }
-  const down = (event: PointerEvent<SVGRectElement>): void => {
-    held.current = true
-    event.currentTarget.setPointerCapture(event.pointerId)
-    follow(event)
-  }
   const release = (): void => {
     held.current = false
   }
+  return {
+    onPointerDown: (event: PointerEvent<SVGElement>): void => {
+      held.current = true
+      event.currentTarget.setPointerCapture(event.pointerId)
+      follow(event)
+    },
+    onPointerMove: follow,
+    onPointerUp: release,
+    onPointerCancel: release,
+  }
+}
+
+function Floor({ plan }: { readonly plan: Plan }) {
+  const frame = usePlateFrame()
+  const drag = useHeadDrag(plan)
   const { outer } = plan
   return (
     <rect
@@ -193,10 +206,7 @@ function Floor({ plan }: { readonly plan: Plan }) {
       height={outer.h * frame.scale}
       fill="transparent"
       style={{ cursor: 'crosshair' }}
-      onPointerDown={down}
-      onPointerMove={follow}
-      onPointerUp={release}
-      onPointerCancel={release}
+      {...drag}
     />
   )
 }
@@ -205,19 +215,16 @@ function moveHead({ work }: Plan, x: number, y: number): void {
   useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(y, 0), work.h) } })
 }
 
-/** An axis's drive: brought out in the colour of actions when it is pointed at or chosen. */
-function AxisParts({
-  id,
-  chosen,
-  children,
-}: {
-  readonly id: string
-  readonly chosen: boolean
-  readonly children: React.ReactNode
-}) {
-  const choose = (): void => useSession.setState({ axisId: id })
+/** An axis's drive: brought out in the colour of actions when it is pointed at, and chosen when it is pressed. */
+function AxisParts({ id, shown, children }: { readonly id: string; readonly shown: boolean; readonly children: ReactNode }) {
   return (
-    <g data-axis={id} onPointerEnter={choose} style={{ color: chosen ? 'var(--teal)' : 'var(--second)' }}>
+    <g
+      data-axis={id}
+      onPointerEnter={() => useSession.setState({ pointedAxis: id })}
+      onPointerLeave={() => useSession.setState({ pointedAxis: null })}
+      onClick={() => useSession.setState({ axisId: id })}
+      style={{ color: shown ? 'var(--teal)' : 'var(--second)', cursor: 'pointer' }}
+    >
       {children}
     </g>
   )
@@ -288,6 +295,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Box) => object }) {
   const frame = usePlateFrame()
   const { carriage } = plan
+  const drag = useHeadDrag(plan)
   const [x, y] = [carriage.x + carriage.w / 2, carriage.y + carriage.h / 2]
   const [cx, cy] = [frame.x(x), frame.y(y)]
   const press = (event: KeyboardEvent): void => {
@@ -303,7 +311,8 @@ function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Bo
       role="application"
       aria-label="Carriage; arrow keys move it by 10 mm, with Shift by 1 mm"
       onKeyDown={press}
-      pointerEvents="none"
+      style={{ cursor: 'move' }}
+      {...drag}
       data-carriage={`${x.toFixed(2)},${y.toFixed(2)}`}
     >
       <rect {...rect(carriage)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
@@ -314,29 +323,43 @@ function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Bo
   )
 }
 
-/** Both diagonals between the marks, with what was read of them. */
+/** Both diagonals between the marks. */
 function Diagonals({ bench, work }: { readonly bench: Bench; readonly work: Box }) {
   const frame = usePlateFrame()
   const { fromOrigin, across } = bench.motion.corners
   if (fromOrigin.value === null && across.value === null) return null
   const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
-  const tilt = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI
-  const at = { x: x0 + 0.83 * (x1 - x0), y: y0 + 0.83 * (y1 - y0) }
   return (
-    <g stroke="var(--second)" strokeWidth="0.7" strokeDasharray="4 4" fill="none">
-      <path d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y1}L${x1} ${y0}`} />
-      <text
-        x={at.x}
-        y={at.y - 5}
-        transform={`rotate(${tilt} ${at.x} ${at.y})`}
-        textAnchor="middle"
-        fontSize="11"
-        fill="var(--ink)"
-        stroke="none"
-      >
-        diagonals {fromOrigin.typed || '–'} · {across.typed || '–'}
-      </text>
-    </g>
+    <path
+      d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y1}L${x1} ${y0}`}
+      stroke="var(--second)"
+      strokeWidth="0.7"
+      strokeDasharray="4 4"
+      fill="none"
+    />
+  )
+}
+
+/** What was read of the diagonals, along one of them. */
+function DiagonalsNote({ bench, work }: { readonly bench: Bench; readonly work: Box }) {
+  const frame = usePlateFrame()
+  const { fromOrigin, across } = bench.motion.corners
+  if (fromOrigin.value === null && across.value === null) return null
+  const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
+  const tilt = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI
+  const at = { x: x0 + 0.85 * (x1 - x0), y: y0 + 0.85 * (y1 - y0) }
+  return (
+    <text
+      x={at.x}
+      y={at.y - 5}
+      transform={`rotate(${tilt} ${at.x} ${at.y})`}
+      textAnchor="middle"
+      fontSize="11"
+      fill="var(--ink)"
+      pointerEvents="none"
+    >
+      diagonals {fromOrigin.typed || '–'} · {across.typed || '–'}
+    </text>
   )
 }
 
@@ -347,10 +370,10 @@ function Origin() {
     <g stroke="var(--ink)" strokeWidth="1.6" fill="var(--ink)" aria-hidden pointerEvents="none">
       <path d={`M${x} ${y}h24M${x} ${y}v-24`} />
       <path d={`M${x + 24} ${y - 3}l8 3l-8 3ZM${x - 3} ${y - 24}l3 -8l3 8Z`} stroke="none" />
-      <text x={x + 30} y={y - 7} fontSize="11" stroke="none">
+      <text x={x + 30} y={y - 7} fontSize="11">
         +X
       </text>
-      <text x={x - 6} y={y - 37} fontSize="11" stroke="none">
+      <text x={x - 6} y={y - 37} fontSize="11">
         +Y
       </text>
     </g>
@@ -366,7 +389,7 @@ function HeightMark({ bench, id, plan }: { readonly bench: Bench; readonly id: s
     <g stroke="var(--ink)" fill="none" pointerEvents="none">
       <circle cx={x} cy={y} r="6" strokeWidth="1.4" />
       <circle cx={x} cy={y} r="1.8" fill="var(--ink)" stroke="none" />
-      <text x={x - 12} y={y + 4} fontSize="11" textAnchor="end" fill="var(--ink)" stroke="none">
+      <text x={x - 12} y={y + 4} fontSize="11" textAnchor="end" fill="var(--ink)">
         +Z up{travel === '' ? '' : `, ${travel}`}
       </text>
     </g>

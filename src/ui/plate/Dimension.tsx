@@ -69,7 +69,7 @@ function PrintedValue({
       textAnchor="middle"
       fontSize="13"
       fill="var(--ink)"
-      stroke="none"
+
       className="num hidden print:block"
     >
       {text} {unit}
@@ -134,7 +134,7 @@ function Handle({
   const move = (event: PointerEvent): void => {
     const next = moved(event)
     const entered = next === null ? null : draggedFact(next, step, spec, bench.units)
-    if (entered?.ok === true && entered.value.value !== null) dragFact(path, entered.value.value)
+    if (entered?.ok === true) dragFact(path, entered.value)
   }
   const up = (event: PointerEvent): void => {
     const next = moved(event)

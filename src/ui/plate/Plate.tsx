@@ -47,7 +47,7 @@ export function Plate(props: {
           <FrameContext value={frame}>
             <svg
               viewBox={`0 0 ${size.width} ${size.height}`}
-              className="absolute inset-0 h-full w-full touch-none overflow-visible"
+              className="plate absolute inset-0 h-full w-full touch-none overflow-visible"
               aria-label={title}
               role="group"
             >

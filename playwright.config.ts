@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = Number(process.env['FINE_KERF_TEST_PORT'] ?? 4273)
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  forbidOnly: process.env['CI'] !== undefined,
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['FINE_KERF_CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx server/main.ts',
+    url: `http://127.0.0.1:${PORT}/`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+})

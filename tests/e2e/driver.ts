@@ -1,0 +1,200 @@
+import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test as base, type Download, type Locator, type Page } from '@playwright/test'
+
+/** A fact typed by a person; without an origin it is taken as the editor proposes. */
+export interface Typed {
+  readonly origin?: 'measured' | 'stated' | 'assumed'
+  readonly plusMinus?: string
+  readonly instrument?: string
+}
+
+/** The product in the user's verbs. Tests say what a person does; how the page is built is known here only. */
+export class Driver {
+  constructor(readonly page: Page) {}
+
+  async visit(path = '/'): Promise<void> {
+    await this.page.goto(path)
+  }
+
+  async openDemo(): Promise<void> {
+    await this.visit()
+    await this.page.getByRole('button', { name: 'Open the demo bench' }).click()
+    await this.standsOnMotion()
+  }
+
+  async startEmpty(name: string, units: 'millimetres' | 'inches' = 'millimetres'): Promise<void> {
+    await this.visit()
+    await this.page.getByLabel('Name of the machine').fill(name)
+    await this.page.getByRole('radio', { name: units }).check()
+    await this.page.getByRole('button', { name: 'Start an empty bench' }).click()
+    await this.standsOnMotion()
+  }
+
+  async standsOnMotion(): Promise<void> {
+    await expect(this.page.getByRole('heading', { name: 'Will it move truly?' })).toBeVisible()
+  }
+
+  async openFromList(name: string): Promise<void> {
+    await this.visit()
+    await this.page.getByRole('link', { name, exact: true }).click()
+    await this.standsOnMotion()
+  }
+
+  /** The field of a fact in the given sentences, or in a cell of the nameplate. */
+  field(path: string, place = 'given'): Locator {
+    return this.page.locator(`[data-fact="${path}"][data-place="${place}"]`)
+  }
+
+  async type(path: string, text: string, more: Typed = {}, place = 'given'): Promise<void> {
+    await this.attempt(path, text, more, place)
+    await expect(this.page.getByRole('button', { name: 'Enter', exact: true })).toHaveCount(0)
+  }
+
+  /** Types and presses Enter, whether or not it will be accepted. */
+  async attempt(path: string, text: string, more: Typed = {}, place = 'given'): Promise<void> {
+    await this.field(path, place).click()
+    const editor = this.page.locator('form', { has: this.page.getByRole('button', { name: 'Leave as it was' }) })
+    await editor.locator('input').first().fill(text)
+    if (more.origin !== undefined) await editor.getByRole('radio', { name: more.origin }).check()
+    if (more.instrument !== undefined) await editor.getByLabel('Read with').selectOption(more.instrument)
+    if (more.plusMinus !== undefined) await editor.getByRole('textbox').nth(1).fill(more.plusMinus)
+    await editor.getByRole('button', { name: 'Enter', exact: true }).click()
+  }
+
+  async abandon(): Promise<void> {
+    await this.page.keyboard.press('Escape')
+  }
+
+  /** Opens a cell of the nameplate, does something in it, and closes it. */
+  async inCell(cell: string, act: () => Promise<void>): Promise<void> {
+    await this.page.locator(`[data-cell="${cell}"]`).click()
+    await act()
+    await this.page.keyboard.press('Escape')
+  }
+
+  async chooseDrive(axis: string, drive: string): Promise<void> {
+    await this.page.locator(`select[data-fact="motion.axes.${axis}.drive"]`).selectOption({ label: drive })
+  }
+
+  async showAxis(letter: string): Promise<void> {
+    await this.page.getByRole('button', { name: `${letter} axis` }).click()
+  }
+
+  /** A figure's row in what is worked. */
+  figure(label: string): Locator {
+    return this.page.getByRole('button', { name: new RegExp(`^${label}`) }).first()
+  }
+
+  async openWorking(label: string): Promise<void> {
+    await this.figure(label).click()
+  }
+
+  async expectFigure(label: string, text: string | RegExp): Promise<void> {
+    await expect(this.figure(label)).toContainText(text)
+  }
+
+  /** The verdict whose bold words match. */
+  verdict(head: string | RegExp): Locator {
+    return this.page.locator('li', { has: this.page.locator('strong', { hasText: head }) })
+  }
+
+  async expectMark(head: string | RegExp, mark: string): Promise<void> {
+    await expect(this.verdict(head).getByRole('img').first()).toHaveAccessibleName(mark)
+  }
+
+  async undo(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Undo', exact: true }).click()
+  }
+
+  async redo(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Redo', exact: true }).click()
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.page.getByText(/^Saved \d/)).toBeVisible()
+  }
+
+  async exportBench(): Promise<Buffer> {
+    const download = this.page.waitForEvent('download')
+    await this.page.keyboard.press('Control+s')
+    return bytesOf(await download)
+  }
+
+  async openFile(name: string, buffer: Buffer): Promise<void> {
+    await this.page.getByLabel('Bench file').setInputFiles({ name, mimeType: 'application/zip', buffer })
+  }
+
+  async deleteFromList(name: string): Promise<void> {
+    await this.visit()
+    await this.page.getByRole('button', { name: `Delete “${name}” …` }).click()
+    await this.page.getByRole('button', { name: `Delete “${name}”`, exact: true }).click()
+    await expect(this.page.getByRole('link', { name, exact: true })).toHaveCount(0)
+  }
+
+  async palette(words: string): Promise<void> {
+    await this.page.keyboard.press('Control+k')
+    await this.page.getByPlaceholder('Find a stage, a fact or a command').fill(words)
+    await this.page.keyboard.press('Enter')
+  }
+
+  /** Drags one end of a dimension by px. */
+  async dragDimension(path: string, dx: number, dy: number): Promise<void> {
+    const box = await this.page.locator(`[data-drag="${path}"]`).boundingBox()
+    if (box === null) throw new Error(`no dimension ${path}`)
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    await this.page.mouse.move(x, y)
+    await this.page.mouse.down()
+    await this.page.mouse.move(x + dx, y + dy, { steps: 6 })
+  }
+
+  async letGo(): Promise<void> {
+    await this.page.mouse.up()
+  }
+
+  /** The plate's scale, px for a millimetre. */
+  async scale(): Promise<number> {
+    return Number(await this.page.locator('[data-plate]').getAttribute('data-scale'))
+  }
+
+  async expectNoAxeFindings(): Promise<void> {
+    const { violations } = await new AxeBuilder({ page: this.page }).analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((it) => it.html).join(' | ')}`)).toEqual([])
+  }
+}
+
+async function bytesOf(download: Download): Promise<Buffer> {
+  return readFileSync(await download.path())
+}
+
+interface Fixtures {
+  readonly bench: Driver
+  readonly quiet: undefined
+  /** Messages a test provokes on purpose. */
+  readonly allowed: RegExp[]
+}
+
+/** Every test fails on a console message, a page error, a failed request or a breach of the page's policy. */
+export const test = base.extend<Fixtures>({
+  allowed: async ({}, use) => use([]),
+  quiet: [
+    async ({ page, allowed }, use) => {
+      const noise: string[] = []
+      page.on('console', (it) => ['error', 'warning'].includes(it.type()) && noise.push(`${it.type()}: ${it.text()}`))
+      page.on('pageerror', (it) => noise.push(`page error: ${it.message}`))
+      page.on('requestfailed', (it) => noise.push(`request failed: ${it.url()}`))
+      page.on('response', (it) => it.status() >= 400 && noise.push(`status ${it.status()}: ${it.url()}`))
+      await page.addInitScript(() => {
+        document.addEventListener('securitypolicyviolation', (it) =>
+          console.error(`policy: ${it.violatedDirective} ${it.blockedURI}`),
+        )
+      })
+      await use(undefined)
+      expect(noise.filter((it) => !allowed.some((pattern) => pattern.test(it)))).toEqual([])
+    },
+    { auto: true },
+  ],
+  bench: async ({ page }, use) => use(new Driver(page)),
+})
+
+export { expect }

@@ -1,0 +1,103 @@
+import { expect, test } from './driver'
+
+test.describe('storage that fails', () => {
+  test('a bench changed in another window is not saved over: reload, or keep as a copy', async ({ bench, page, context }) => {
+    await bench.openDemo()
+    await bench.type('motion.wantedSpeed', '190')
+    await bench.saved()
+    const other = await context.newPage()
+    await other.goto(page.url())
+    await other.getByRole('heading', { name: 'Will it move truly?' }).waitFor()
+    await bench.type('motion.wantedSpeed', '180')
+    await bench.saved()
+    const second = new (bench.constructor as new (it: typeof other) => typeof bench)(other)
+    await second.type('motion.wantedSpeed', '170')
+    await expect(other.getByText('was changed elsewhere')).toBeVisible()
+    await other.getByRole('button', { name: 'Keep mine as a copy' }).click()
+    await expect(other.getByText('Heron (copy)')).toBeVisible()
+    await expect(second.field('motion.wantedSpeed')).toContainText('170')
+    await page.reload()
+    await expect(bench.field('motion.wantedSpeed')).toContainText('180')
+  })
+
+  test('a full disk is said, offers the file, and saves again when there is room', async ({ bench, page }) => {
+    await bench.openDemo()
+    await page.evaluate(() => {
+      const put = IDBObjectStore.prototype.put
+      Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) })
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+    })
+    await bench.type('motion.wantedSpeed', '150')
+    await expect(page.getByText('The disk is full')).toBeVisible()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Export the bench file' }).click()
+    expect((await download).suggestedFilename()).toMatch(/^Heron-.*\.bench\.zip$/)
+    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom())
+    await page.getByRole('button', { name: 'Try again' }).click()
+    await bench.saved()
+    await page.reload()
+    await expect(bench.field('motion.wantedSpeed')).toContainText('150')
+  })
+})
+
+test('the route, the palette and the keys lead everywhere; what is not built says so', async ({ bench, page }) => {
+  await bench.openDemo()
+  await page.getByRole('link', { name: /Air/ }).click()
+  await expect(page.getByText('Air is not built yet.')).toBeVisible()
+  await page.keyboard.press(']')
+  await expect(page.getByText('Safety is not built yet.')).toBeVisible()
+  await bench.expectMark(/Density of the eyewear passes/, 'good')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await bench.palette('Wanted speed')
+  await expect(page.getByLabel('Wanted speed', { exact: true })).toBeFocused()
+  await page.keyboard.press('Escape')
+  await page.goto(page.url().replace('/motion', '/paint'))
+  await expect(page.getByText('There is no stage called “paint”')).toBeVisible()
+  await page.goto('/bench/nobody/motion')
+  await expect(page.getByText('There is no such bench in this browser')).toBeVisible()
+  await page.goto('/kennel')
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible()
+})
+
+test('eyewear that is not dense enough is a stop on the nameplate', async ({ bench, page }) => {
+  await bench.openDemo()
+  await bench.inCell('eyewear', async () => {
+    await bench.type('safety.eyewearDensity', '5', { origin: 'stated' }, 'nameplate')
+    await bench.expectMark(/not proved dense enough/, 'stop')
+  })
+  await expect(page.getByText('1 stop')).toBeVisible()
+})
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any screen (${theme})`, async ({ bench, page }) => {
+    test.setTimeout(120_000)
+    await page.emulateMedia({ colorScheme: theme })
+    await bench.visit()
+    await bench.expectNoAxeFindings()
+    await bench.openDemo()
+    await bench.openWorking('Out of square')
+    await expect(page.locator('.katex').first()).toBeVisible()
+    await bench.expectNoAxeFindings()
+    await bench.field('motion.corners.across').click()
+    await bench.expectNoAxeFindings()
+    await bench.abandon()
+    await page.locator('[data-cell="eyewear"]').click()
+    await bench.expectNoAxeFindings()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Control+k')
+    await expect(page.getByPlaceholder('Find a stage, a fact or a command')).toBeVisible()
+    await bench.expectNoAxeFindings()
+    await page.keyboard.press('Escape')
+    await page.getByRole('link', { name: /Housing/ }).click()
+    await expect(page.getByText('Housing is not built yet.')).toBeVisible()
+    await bench.expectNoAxeFindings()
+    await bench.startEmpty('Bare')
+    await bench.expectNoAxeFindings()
+    await page.goto('/kennel')
+    await bench.expectNoAxeFindings()
+  })
+}

@@ -176,7 +176,7 @@ interface Fixtures {
 
 /** Every test fails on a console message, a page error, a failed request or a breach of the page's policy. */
 export const test = base.extend<Fixtures>({
-  allowed: async ({}, use) => use([]),
+  allowed: [[], { option: true }],
   quiet: [
     async ({ page, allowed }, use) => {
       const noise: string[] = []

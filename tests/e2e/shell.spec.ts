@@ -23,9 +23,10 @@ test.describe('storage that fails', () => {
   test('a full disk is said, offers the file, and saves again when there is room', async ({ bench, page }) => {
     await bench.openDemo()
     await page.evaluate(() => {
-      const put = IDBObjectStore.prototype.put
-      Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) })
-      IDBObjectStore.prototype.put = () => {
+      const store = IDBObjectStore.prototype
+      const put = Object.getOwnPropertyDescriptor(store, 'put') as PropertyDescriptor
+      Object.assign(window, { makeRoom: () => Object.defineProperty(store, 'put', put) })
+      store.put = () => {
         throw new DOMException('full', 'QuotaExceededError')
       }
     })

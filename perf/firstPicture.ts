@@ -1,0 +1,46 @@
+import { once } from 'node:events'
+import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
+import { createServer } from '../server/server'
+
+/** Bytes of script, gzipped, that come before the first picture of the demo bench stands, in Chromium. */
+export async function scriptBeforeFirstPicture(): Promise<number> {
+  const server = createServer('dist').listen(0, '127.0.0.1')
+  await once(server, 'listening')
+  const address = server.address()
+  const port = typeof address === 'object' && address !== null ? address.port : 0
+  const browser = await chromium.launch({
+    executablePath: process.env['FINE_KERF_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-sync',
+    ],
+  })
+  try {
+    const page = await browser.newPage()
+    await page.goto(`http://127.0.0.1:${port}/`)
+    await page.getByRole('button', { name: 'Open the demo bench' }).click()
+    await page.locator('[data-plate] svg').waitFor()
+    const url = page.url()
+    // A second visit, as every one after the first: straight to the bench.
+    const fresh = await browser.newContext({ storageState: await page.context().storageState({ indexedDB: true }) })
+    const second = await fresh.newPage()
+    const sizes: Promise<number>[] = []
+    let counting = true
+    second.on('response', (it) => {
+      if (counting && it.url().endsWith('.js')) sizes.push(it.body().then((body) => gzipSync(body).length))
+    })
+    await second.goto(url)
+    await second.locator('[data-plate] svg').waitFor()
+    counting = false
+    return (await Promise.all(sizes)).reduce((sum, it) => sum + it, 0)
+  } finally {
+    await browser.close()
+    server.close()
+  }
+}

@@ -1,0 +1,43 @@
+/** npm run perf: every figure a ratio to a baseline of the same run; a table, and JSON in .reports. */
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { timeEngine } from './engine'
+import { scriptBeforeFirstPicture } from './firstPicture'
+
+const RUNS = 9
+const BUDGET = 250 * 1024
+
+interface Row {
+  readonly what: string
+  readonly ratio: number
+  readonly atMost: number
+  readonly detail: string
+}
+
+const engine = timeEngine(RUNS)
+const script = await scriptBeforeFirstPicture()
+const rows: readonly Row[] = [
+  {
+    what: 'values and ± after one changed fact, to a full evaluation',
+    ratio: engine.afterChangeMs / engine.fullMs,
+    atMost: 0.35,
+    detail: `${engine.touched} of ${engine.figures} figures worked again, ${engine.facts} facts; median of ${RUNS}`,
+  },
+  {
+    what: 'script before the first picture, to 250 kB gzipped',
+    ratio: script / BUDGET,
+    atMost: 1,
+    detail: `${Math.round(script / 1024)} kB`,
+  },
+]
+console.table(
+  rows.map(({ what, ratio, atMost, detail }) => ({
+    what,
+    ratio: Number(ratio.toFixed(3)),
+    atMost,
+    holds: ratio <= atMost,
+    detail,
+  })),
+)
+mkdirSync('.reports', { recursive: true })
+writeFileSync('.reports/perf.json', `${JSON.stringify(rows, null, 2)}\n`)
+process.exit(rows.every((it) => it.ratio <= it.atMost) ? 0 : 1)

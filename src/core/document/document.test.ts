@@ -1,0 +1,102 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { shownNumber } from '../bench'
+import {
+  assumedFacts,
+  benchFactSpec,
+  benchSchema,
+  emptyBench,
+  engineFor,
+  FIGURES,
+  judgeAll,
+  labelAt,
+  readBench,
+  STAGE_IDS,
+  type Bench,
+} from '.'
+
+const empty = emptyBench('b', 'Bare', '2026-01-01T00:00:00.000Z')
+const frozen = JSON.parse(readFileSync('tests/fixtures/bench-v0.json', 'utf8')) as Record<string, unknown>
+
+describe('an empty bench', () => {
+  it('is valid, and no guess of it reads good', () => {
+    expect(benchSchema.parse(empty)).toEqual(empty)
+    expect(judgeAll(engineFor(empty)).map((it) => it.mark)).not.toContain('good')
+  })
+
+  it('knows nothing that rests on what nobody entered, and says what', () => {
+    const { result } = engineFor(empty).byId('motion.outOfSquare', [])
+    expect(result).toMatchObject({
+      known: false,
+      why: {
+        kind: 'missing',
+        facts: ['motion.corners.width', 'motion.corners.depth', 'motion.corners.fromOrigin', 'motion.corners.across'],
+      },
+    })
+  })
+
+  it('counts as assumed what its drives use, and nothing else', () => {
+    const paths = assumedFacts(empty, 'motion')
+    expect(paths).toContain('motion.axes.x.beltPitch')
+    expect(paths).not.toContain('motion.axes.x.screwPitch')
+    expect(labelAt(empty, 'motion.axes.y.beltPitch')).toBe('Belt pitch, Y')
+    expect(benchFactSpec('motion.axes.anything.travel')?.label).toBe('Travel')
+    expect(benchFactSpec('motion.axes.x.no.such')).toBeUndefined()
+  })
+})
+
+describe('reading a bench of another version', () => {
+  it('migrates the frozen version 0: axes get ids, ± becomes a standard uncertainty', () => {
+    const read = readBench(frozen)
+    expect(read.ok).toBe(true)
+    const bench = (read as { value: Bench }).value
+    expect(Object.values(bench.motion.axes).map((it) => [it.letter, it.order])).toEqual([
+      ['X', 1],
+      ['Y', 2],
+    ])
+    const [x] = Object.values(bench.motion.axes)
+    expect(x?.travel).toMatchObject({ value: 430, doubt: { kind: 'standard', u: 0.25 } })
+    expect(x?.beltPitch.doubt).toEqual({ kind: 'halfWidth', a: 0.01 })
+    expect(shownNumber(engineFor(bench).byId('motion.frameWidth', []).result)).toBe(430 + 60 + 40)
+  })
+
+  it('does not alter what it was given', () => {
+    const copy = structuredClone(frozen)
+    readBench(frozen)
+    expect(frozen).toEqual(copy)
+  })
+
+  it.each([
+    ['nothing', null, 'foreign'],
+    ['another thing', { kind: 'seed-list' }, 'foreign'],
+    ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
+    ['a newer one', { ...empty, version: 2 }, 'newer'],
+    ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
+    [
+      'a value out of range',
+      { ...empty, motion: { ...empty.motion, wantedSpeed: { ...empty.motion.wantedSpeed, value: -1 } } },
+      'damaged',
+    ],
+  ])('refuses %s', (_, raw, code) => {
+    const read = readBench(raw)
+    expect(read.ok ? '' : read.findings[0]?.code).toBe(code)
+  })
+})
+
+it('every figure names its source, and its symbols lead to facts or figures that there are', () => {
+  const ids = new Set(FIGURES.map((it) => it.id))
+  for (const { id, source, symbols, formula } of FIGURES) {
+    expect(source, id).not.toBe('')
+    for (const [symbol, target] of Object.entries(symbols)) {
+      const there = target.startsWith('=')
+        ? ids.has(target.slice(1).split('|')[0] ?? '')
+        : benchFactSpec(target.replace('{0}', 'x')) !== undefined
+      expect(there, `${id}: ${symbol} → ${target}`).toBe(true)
+      expect(formula, id).toContain(`\\v{${symbol}}`)
+    }
+  }
+})
+
+it('every verdict belongs to a stage of the route', () => {
+  for (const { def } of judgeAll(engineFor(empty))) expect(STAGE_IDS).toContain(def.stage)
+})

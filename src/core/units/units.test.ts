@@ -1,0 +1,102 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  doubtToCore,
+  fromCore,
+  parseQuantity,
+  printQuantity,
+  sayQuantity,
+  toCore,
+  UNIT_IDS,
+  unitOf,
+  type Quantity,
+  type UnitId,
+} from '.'
+
+const value = (text: string, quantity: Quantity = 'length', unit: UnitId = 'mm'): number | string => {
+  const read = parseQuantity(text, quantity, unit)
+  return read.ok ? read.value.value : (read.findings[0]?.code ?? '')
+}
+
+describe('what people type', () => {
+  it.each([
+    ['12.5', 12.5],
+    ['12,5', 12.5],
+    ['12,5 in', 317.5],
+    ['  -3 mm', -3],
+    ['−3', -3],
+    ['1/16 in', 1.5875],
+    ['1 1/2 in', 38.1],
+    ['1 1/2"', 38.1],
+    ['.5', 0.5],
+    ['1e-3 m', 1],
+    ['1 234,5', 1234.5],
+    ['1,234.5', 1234.5],
+    ['1.234,5', 1234.5],
+    ['1,234,567', 1_234_567],
+    ['80 µm', 0.08],
+    ['80um', 0.08],
+    ['412 ± 2 cm', 4120],
+  ])('%s is %d mm', (text, mm) => expect(value(text)).toBeCloseTo(mm, 9))
+
+  it.each([
+    ['', 'empty'],
+    ['abc', 'not-a-number'],
+    ['1/0', 'not-a-number'],
+    ['1,2,3', 'not-a-number'],
+    ['1.2.3', 'not-a-number'],
+    ['12 34', 'not-a-number'],
+    ['5 furlong', 'unknown-unit'],
+    ['5 mm/s', 'wrong-quantity'],
+    ['5 ± 1 ± 2', 'two-doubts'],
+  ])('%j is refused as %s', (text, code) => expect(value(text)).toBe(code))
+
+  it('reads microsteps either way', () => {
+    expect(value('1/16', 'divisor', 'divisor')).toBe(16)
+    expect(value('16', 'divisor', 'divisor')).toBe(16)
+  })
+
+  it('says how it read a comma that could have meant thousands', () => {
+    const read = parseQuantity('1,234', 'length', 'mm')
+    expect(read).toMatchObject({ ok: true, value: { value: 1.234 }, findings: [{ code: 'comma-read-as-decimal' }] })
+  })
+
+  it('takes the unit behind ± for both, and scales a doubt without the offset', () => {
+    const read = parseQuantity('68 ± 9 °F', 'temperature', 'degC')
+    expect(read.ok && read.value.value).toBeCloseTo(20, 9)
+    expect(read.ok && read.value.plusMinus).toBeCloseTo(5, 9)
+    expect(doubtToCore(9, 'degF')).toBeCloseTo(5, 12)
+  })
+
+  it('never throws, and what it prints it reads back to the digits printed', () => {
+    fc.assert(
+      fc.property(fc.string(), (text) => void parseQuantity(text, 'length', 'mm')),
+      { seed: 7, numRuns: 2000 },
+    )
+    fc.assert(
+      fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), fc.constantFrom<UnitId>('mm', 'in', 'um'), (mm, unit) => {
+        const { value: shown } = printQuantity(mm, 0.002, unit)
+        expect(Math.abs(Number(value(shown, 'length', unit)) - mm)).toBeLessThanOrEqual(0.0002)
+      }),
+      { seed: 8 },
+    )
+  })
+})
+
+describe('what is printed', () => {
+  it.each([
+    [80.4137, 0.0231, 'steps/mm', '80.414 ± 0.023 steps/mm'],
+    [373.4, 61, 'mm/s', '373 ± 61 mm/s'],
+    [16_992, 1234, 'mm', '17 000 ± 1200 mm'],
+    [0.0999, 0.00996, 'mm', '0.100 ± 0.010 mm'],
+    [80, null, 'steps/mm', '80 steps/mm'],
+    [-12.3456, null, 'mm', '−12.35 mm'],
+    [0.00125, 0.00088, 'deg', '0.072 ± 0.050°'],
+  ] as const)('%d ± %d in %s', (core, expanded, unit, text) => {
+    expect(sayQuantity(core, expanded, unit).replace(/\u00a0/g, ' ')).toBe(text)
+  })
+
+  it('converts each unit there and back', () => {
+    for (const id of UNIT_IDS) expect(fromCore(toCore(3.7, id), id), unitOf(id).symbol).toBeCloseTo(3.7, 9)
+  })
+})

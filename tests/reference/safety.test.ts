@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { correctionFactors, densityToAskFor, exposureLimit, requiredDensity, scaleNumber } from '../../src/core/safety'
+
+describe('exposure limits, IEC 60825-1:2014 tables A.1 and A.2 (from memory)', () => {
+  it.each([
+    [455, 0.25, 25.46],
+    [455, 9.999999, 10.12], // the formula below 10 s
+    [455, 10, 10.0],
+    [455, 100, 1.259],
+    [455, 1000, 1.259], // C₃ from 100 s on
+    [450, 100, 1.0],
+    [532, 0.25, 25.46], // a 1 mW pointer through 7 mm is 25.98 W/m²: the class 2 limit (common practice)
+    [633, 100, 10.0], // thermal only above 600 nm
+    [808, 10, 16.44],
+    [1064, 10, 50.0],
+    [1064, 1, 90.0],
+  ])('%d nm for %d s: %d W/m²', (wavelength, seconds, limit) => {
+    expect(exposureLimit(wavelength, seconds) / limit).toBeCloseTo(1, 3)
+  })
+
+  it('falls or stays with time, at every wavelength it covers, but for the joint of the tables at 10 s', () => {
+    for (let wavelength = 400; wavelength <= 1400; wavelength += 25) {
+      const limits = [0.25, 1, 5, 9.9].map((t) => exposureLimit(wavelength, t))
+      const long = [10, 30, 100, 1000, 30_000].map((t) => exposureLimit(wavelength, t))
+      for (const series of [limits, long]) expect([...series].sort((p, q) => q - p)).toEqual(series)
+    }
+  })
+
+  it('factors join at their limits: C₃ at 450 nm, C₄ at 700 and 1050 nm, C₇ at 1150 and 1200 nm', () => {
+    expect(correctionFactors(450).c3).toBeCloseTo(correctionFactors(450.001).c3, 3)
+    expect(correctionFactors(700).c4).toBeCloseTo(correctionFactors(700.001).c4, 3)
+    expect(correctionFactors(1050).c4).toBeCloseTo(5.01, 2)
+    expect(correctionFactors(1150).c7).toBeCloseTo(1, 9)
+    expect(correctionFactors(1200).c7).toBeCloseTo(7.94, 2)
+    expect(correctionFactors(1300).c7).toBeCloseTo(108, 9)
+  })
+
+  it.each([
+    [399, 100],
+    [1401, 10],
+    [455, 0.1],
+  ])('is not known at %d nm for %d s', (wavelength, seconds) => {
+    expect(() => exposureLimit(wavelength, seconds)).toThrow(RangeError)
+  })
+})
+
+describe('optical density to watch and to glance (7 mm pupil)', () => {
+  it.each([
+    [5.5, 455, 0.25, 3.75],
+    [5.5, 455, 10, 4.16],
+    [5.5, 455, 100, 5.06],
+    [10, 450, 100, 5.42],
+    [2, 808, 10, 3.5],
+    [5.5, 520, 100, 4.16],
+    [2, 1064, 10, 3.02],
+  ])('%d W at %d nm, %d s: %d', (power, wavelength, seconds, density) => {
+    const needed = requiredDensity(power, exposureLimit(wavelength, seconds))
+    // The table's densities are rounded up to two places.
+    expect(Math.ceil(needed * 100 - 1e-6) / 100).toBeCloseTo(density, 9)
+  })
+
+  it('asks for a density on the protective side: up to the next tenth, its doubt added', () => {
+    expect(densityToAskFor(5.055, 0)).toBe(5.1)
+    expect(densityToAskFor(5.055, 0.1)).toBe(5.2)
+    expect(densityToAskFor(5.1, 0)).toBe(5.1)
+    expect(densityToAskFor(-0.3, 0)).toBe(0)
+  })
+
+  it('EN 207: 5.5 W in a beam of 2 mm needs LB6 (from memory)', () => {
+    expect(scaleNumber(5.5, 0.002)).toBe(6)
+    expect(scaleNumber(0.001, 0.007)).toBe(1)
+  })
+})

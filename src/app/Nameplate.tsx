@@ -18,12 +18,16 @@ export function Nameplate() {
     <header className="flex min-w-0 border-b border-ink md:col-span-2">
       <Link
         to="/"
-        className="no-print flex w-[132px] shrink-0 items-center border-r border-ink pl-3.5 text-[17px] font-[720]"
+        className="no-print flex w-[92px] shrink-0 items-center border-r border-ink pl-3.5 md:w-[132px] text-[17px] font-[720]"
         aria-label="Fine Kerf, all benches"
       >
         Fine<span className="text-teal">/</span>Kerf
       </Link>
-      <div className="-mt-px flex min-w-0 flex-1 flex-wrap items-stretch" role="group" aria-label="Nameplate">
+      <div
+        className="-mt-px flex min-w-0 flex-1 items-stretch overflow-x-auto md:flex-wrap md:overflow-x-visible"
+        role="group"
+        aria-label="Nameplate"
+      >
         <Cell
           name="bench"
           label="Bench"
@@ -232,8 +236,8 @@ function EyewearCell() {
   return (
     <Cell name="eyewear" label="Eyewear at least" value={shown}>
       <p className="text-[15px] leading-[1.85]">
-        The certificate of your eyewear gives <FactField path="safety.eyewearDensity" place="nameplate" /> at the wavelength of
-        your diode.
+        The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
+        at the wavelength of your diode.
       </p>
       <ul className="m-0 list-none p-0">
         {verdicts.map((verdict) => (
@@ -254,7 +258,10 @@ function EyewearCell() {
 function Stops() {
   const stops = useVerdicts().filter((it) => it.mark === 'stop').length
   return (
-    <div className="ml-auto flex min-h-[51px] shrink-0 items-center gap-2 px-4" role="status">
+    <div
+      className="sticky right-0 ml-auto flex min-h-[51px] shrink-0 items-center gap-2 border-l border-rule bg-paper px-4 md:border-l-0"
+      role="status"
+    >
       <VerdictMark mark={stops > 0 ? 'stop' : null} label="" />
       <span className="whitespace-nowrap text-[13px]">{stops === 0 ? 'no stop' : stops === 1 ? '1 stop' : `${stops} stops`}</span>
     </div>

@@ -13,7 +13,7 @@ export function Sheet(props: {
     <div className="sheet grid min-h-full grid-cols-1 wide:h-full wide:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="sheet flex min-w-0 flex-col px-4 py-4 sm:px-6 wide:overflow-y-auto">
         <h1 className="text-[22px] font-[680] leading-tight">{question}</h1>
-        <p className="mt-0.5 text-second">{about}</p>
+        <p className="no-print mt-0.5 text-second">{about}</p>
         {plate}
         {given}
       </div>

@@ -73,6 +73,25 @@ test('eyewear that is not dense enough is a stop on the nameplate', async ({ ben
   await expect(page.getByText('1 stop')).toBeVisible()
 })
 
+test.describe('a page that breaks', () => {
+  test.use({ allowed: [/broken clock/] })
+  test('offers the bench file and a way back', async ({ bench, page }) => {
+    await bench.openDemo()
+    await page.evaluate(() => {
+      Date.prototype.toLocaleTimeString = () => {
+        throw new Error('broken clock')
+      }
+    })
+    await bench.attempt('motion.wantedSpeed', '140')
+    await expect(page.getByRole('heading', { name: 'This page broke' })).toBeVisible()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Export “Heron” as a file' }).click()
+    expect((await download).suggestedFilename()).toContain('Heron')
+    await page.getByRole('button', { name: 'Load the page again' }).click()
+    await expect(bench.field('motion.wantedSpeed')).toContainText('140')
+  })
+})
+
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any screen (${theme})`, async ({ bench, page }) => {
     test.setTimeout(120_000)

@@ -90,6 +90,33 @@ describe('memo', () => {
   })
 })
 
+describe('time and doubts of its own', () => {
+  it('works again what reads the time, and nothing else', () => {
+    const due = figure({ ...about, id: 'due', doubt: { none: 'a date' }, work: (view): number => view.now + view.bench.a })
+    const engine = engineOver(toy(), [due, onlyB])
+    engine.setNow(1000)
+    expect([engine.withDoubt(due).result, engine.withDoubt(due).doubt]).toEqual([{ known: true, value: 1003 }, null])
+    engine.value(onlyB)
+    engine.setNow(2000)
+    engine.value(onlyB)
+    expect(engine.value(due).result).toEqual({ known: true, value: 2003 })
+    expect(engine.counts.worked).toBe(3)
+  })
+
+  it('takes a figure’s own doubt with its degrees of freedom, and passes facts through it', () => {
+    const fit = figure({
+      ...about,
+      id: 'fit',
+      doubt: { own: 'scatter of the readings' },
+      work: ({ bench }) => ({ value: bench.a, u: 0.5, dof: 10 }),
+    })
+    const above = figure({ ...about, id: 'above', work: (view): number => 2 * view.figure(fit).value })
+    const engine = engineOver(toy(), [fit, above])
+    expect(engine.withDoubt(fit).doubt).toMatchObject({ u: 0.5, dof: 10, expanded: expect.closeTo(0.5 * 2.28, 2) as number })
+    expect(engine.withDoubt(above).doubt?.u).toBeCloseTo(0.2, 12)
+  })
+})
+
 describe('what is not known', () => {
   it('names every missing fact, through the chain', () => {
     const { result } = engineOver(toy({ a: missing(), b: missing() })).value(sum)

@@ -32,12 +32,13 @@ export interface EngineConfig {
   readonly figures: readonly AnyFigure[]
   /** Range of the fact at a path, so that a nudge does not leave it. */
   readonly specAt: (path: Path) => Pick<FactSpec, 'min' | 'max'> | undefined
-  readonly now?: number
 }
 
 export interface Engine<B extends object> {
   /** Takes a new document; figures are worked again only when asked for, and only where a read changed. */
   update(bench: B): void
+  /** Takes the present time, ms since 1970; only figures that read it are worked again. */
+  setNow(now: number): void
   readonly bench: B
   value<A extends readonly string[], T>(def: FigureDef<B, A, T>, ...args: A): Evaluation<T>
   withDoubt<A extends readonly string[], T>(def: FigureDef<B, A, T>, ...args: A): WithDoubt<T>
@@ -47,6 +48,9 @@ export interface Engine<B extends object> {
   /** How often a figure's work ran: on the bench, and under a nudge. For tests and benchmarks. */
   readonly counts: { worked: number; nudged: number }
 }
+
+/** The place under which a read of the time is recorded. */
+const NOW: Path = '@now'
 
 interface Nudge {
   readonly id: string
@@ -92,11 +96,24 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   const counts = { worked: 0, nudged: 0 }
   const open: FigureKey[] = []
   let bench = first
+  let now = 0
+  const seenAt = (path: Path): unknown => (path === NOW ? now : plainAt(bench, path))
 
   function update(next: B): void {
     if (next === bench) return
     const changed = diffPaths(bench, next)
     bench = next
+    doubtReadersOf(changed)
+  }
+
+  function setNow(time: number): void {
+    if (time === now) return
+    now = time
+    doubtReadersOf([NOW])
+  }
+
+  /** What read a changed place, and all that uses it, is compared again before it is believed. */
+  function doubtReadersOf(changed: readonly Path[]): void {
     const queue = changed.flatMap((path) => [...(readBy.get(path) ?? [])])
     for (let key = queue.pop(); key !== undefined; key = queue.pop()) {
       if (suspect.has(key)) continue
@@ -120,12 +137,12 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   function stillHolds(memo: Memo): boolean {
     checking.add(memo.key)
     const same =
-      [...memo.reads].every(([path, was]) => Object.is(plainAt(bench, path), was)) &&
+      [...memo.reads].every(([path, was]) => Object.is(seenAt(path), was)) &&
       [...memo.uses].every(([key, was]) => sameResult(reEvaluate(key), was))
     checking.delete(memo.key)
     if (!same) return false
     suspect.delete(memo.key)
-    if ([...memo.beyond].some(([path, was]) => !Object.is(plainAt(bench, path), was))) {
+    if ([...memo.beyond].some(([path, was]) => !Object.is(seenAt(path), was))) {
       memo.nudged.clear()
       memo.beyond.clear()
       delete memo.doubt
@@ -191,7 +208,10 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     open.push(key)
     const view: View<B> = {
       bench: viewOf(bench, '', tap) as View<B>['bench'],
-      now: config.now ?? 0,
+      get now() {
+        tap.plain(NOW, now)
+        return now
+      },
       figure: (used, ...usedArgs) => {
         const result = use(used, usedArgs)
         if (!result.known) throw new UsesUnknown(result.why)
@@ -289,6 +309,7 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
 
   return {
     update,
+    setNow,
     get bench() {
       return bench
     },

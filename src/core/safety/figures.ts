@@ -29,7 +29,7 @@ export const limitWatching = figure({
 
 export const densityWatching = figure({
   id: 'safety.densityWatching',
-  label: 'Density to watch a burn, 100 s',
+  label: 'Optical density to watch, 100 s',
   quantity: 'opticalDensity',
   formula: 'D = \\log_{10}\\dfrac{\\v{P}}{\\pi\\,(3.5\\,\\mathrm{mm})^2\\;\\v{E_{100}}}',
   symbols: { P: 'optics.power', 'E_{100}': '=safety.limitWatching' },
@@ -52,7 +52,7 @@ export const limitGlance = figure({
 
 export const densityGlance = figure({
   id: 'safety.densityGlance',
-  label: 'Density for an accidental glance',
+  label: 'Optical density for a glance',
   quantity: 'opticalDensity',
   formula: 'D_g = \\log_{10}\\dfrac{\\v{P}}{\\pi\\,(3.5\\,\\mathrm{mm})^2\\;\\v{E_g}}',
   symbols: { P: 'optics.power', E_g: '=safety.limitGlance' },

@@ -15,13 +15,13 @@ export const eyewearDense: VerdictDef = {
     if (mark === 'good') {
       return {
         head: 'Density of the eyewear passes',
-        why: `${fact('safety.eyewearDensity')} certified, ${needed} needed to watch. Check its EN 207 scale number too. ${defer}`,
+        why: `OD ${fact('safety.eyewearDensity')} certified, ${needed} needed to watch a burn. Check its EN 207 scale number too. ${defer}`,
       }
     }
     if (mark === 'unknown') return { head: 'Eyewear?', why: `Not known yet; keep the beam off until it is. ${defer}`, next }
     return {
       head: 'Eyewear not proved dense enough',
-      why: `${fact('safety.eyewearDensity')} against ${needed} needed to watch a burn. ${defer}`,
+      why: `OD ${fact('safety.eyewearDensity')} against ${needed} needed to watch a burn. ${defer}`,
       next,
     }
   },

@@ -99,7 +99,7 @@ export const UNITS = {
   'kW/m2': { symbol: 'kW/m²', quantity: 'irradiance', scale: 1000, words: ['kw/m2', 'kw/m^2'] },
   'steps/mm': { symbol: 'steps/mm', quantity: 'stepsPerLength', scale: 1, words: ['/mm', 'step/mm'] },
   'steps/in': { symbol: 'steps/in', quantity: 'stepsPerLength', scale: 1 / inch, words: ['/in', 'step/in'] },
-  OD: { symbol: 'OD', quantity: 'opticalDensity', scale: 1 },
+  OD: { symbol: '', quantity: 'opticalDensity', scale: 1, words: ['od'] },
   one: { symbol: '', quantity: 'ratio', scale: 1 },
   percent: { symbol: '%', quantity: 'ratio', scale: 0.01, words: ['percent'] },
   count: { symbol: '', quantity: 'count', scale: 1 },

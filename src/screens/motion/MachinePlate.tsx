@@ -55,7 +55,7 @@ export function MachinePlate() {
       title="The machine in plan view"
       extent={{ left: outer.x, bottom: outer.y, right: outer.x + outer.w, top: outer.y + outer.h }}
       margins={MARGINS}
-      className="keep-together mt-1 h-[clamp(320px,56vh,620px)] shrink-0 print:h-[360px]"
+      className="keep-together mt-1 h-[clamp(260px,min(56vh,78vw),620px)] shrink-0 print:h-[360px]"
       drawing={<Drawing plan={plan} bench={bench} ids={{ x, y, z }} known={known} />}
       fields={<Fields plan={plan} ids={{ x, y, z }} known={known} />}
     />
@@ -162,7 +162,7 @@ function Drawing({
       <DriveNote axisId={shown} plan={plan} bench={bench} isX={shown === ids.x} />
       <DimensionDrawing {...lines.x} />
       <DimensionDrawing {...lines.y} />
-      {known && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
+      {known && frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
       {ids.z !== '' && <HeightMark bench={bench} id={ids.z} plan={plan} />}
     </>
   )

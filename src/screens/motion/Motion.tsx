@@ -41,31 +41,37 @@ function Side() {
   const letter = bench.motion.axes[axisId]?.letter ?? ''
   const scans = letter !== 'Z'
   return (
-    <div className="grid gap-5 sm:grid-cols-2 sm:gap-x-8 wide:grid-cols-1">
-      <Panel title={`Worked, ${letter} axis`}>
-        <FigureRow def={steps} args={[axisId]} />
-        <FigureRow def={smallestStep} args={[axisId]} />
-        {scans && <FigureRow def={stepsAcrossSpot} args={[axisId]} />}
-        <FigureRow def={travelPerTurn} args={[axisId]} />
-        <FigureRow def={topSpeed} args={[axisId]} />
-        {scans && <FigureRow def={wantedRunOut} args={[axisId]} />}
-      </Panel>
-      <Panel title="Judged">
-        <ul className="m-0 list-none p-0">
-          {worstFirst(verdicts).map((verdict) => (
-            <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
-          ))}
-        </ul>
-      </Panel>
-      <Consequences />
-      <Panel title="Worked, the machine">
-        <FigureRow def={squareness} args={[]} />
-        <FigureRow def={slant} args={[]} />
-        <FigureRow def={cornerClosure} args={[]} />
-        <FigureRow def={frameWidth} args={[]} />
-        <FigureRow def={frameDepth} args={[]} />
-      </Panel>
-      <Records stages={['motion', 'controller']} />
+    <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
+      <div className="grid gap-5 wide:contents">
+        <Consequences />
+        <Panel title={`Worked, ${letter} axis`}>
+          <FigureRow def={steps} args={[axisId]} />
+          <FigureRow def={smallestStep} args={[axisId]} />
+          {scans && <FigureRow def={stepsAcrossSpot} args={[axisId]} />}
+          <FigureRow def={travelPerTurn} args={[axisId]} />
+          <FigureRow def={topSpeed} args={[axisId]} />
+          {scans && <FigureRow def={wantedRunOut} args={[axisId]} />}
+        </Panel>
+        <Panel title="Worked, the machine" className="wide:order-1">
+          <FigureRow def={squareness} args={[]} />
+          <FigureRow def={slant} args={[]} />
+          <FigureRow def={cornerClosure} args={[]} />
+          <FigureRow def={frameWidth} args={[]} />
+          <FigureRow def={frameDepth} args={[]} />
+        </Panel>
+      </div>
+      <div className="grid gap-5 wide:contents">
+        <Panel title="Judged">
+          <ul className="m-0 list-none p-0">
+            {worstFirst(verdicts).map((verdict) => (
+              <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
+            ))}
+          </ul>
+        </Panel>
+        <div className="wide:order-2">
+          <Records stages={['motion', 'controller']} />
+        </div>
+      </div>
     </div>
   )
 }

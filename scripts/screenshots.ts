@@ -1,0 +1,88 @@
+/** Takes the pictures in docs/screenshots again, from the demo bench and an empty one. Only made-up data is in them. */
+import { once } from 'node:events'
+import { chromium, type Browser, type Page } from '@playwright/test'
+import { createServer } from '../server/server'
+
+const server = createServer('dist').listen(0, '127.0.0.1')
+await once(server, 'listening')
+const address = server.address()
+const home = `http://127.0.0.1:${typeof address === 'object' && address !== null ? address.port : 0}/`
+const browser = await chromium.launch({
+  executablePath: process.env['FINE_KERF_CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-sync',
+  ],
+})
+
+async function demo(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Open the demo bench' }).click()
+  await page.locator('[data-plate] svg').waitFor()
+}
+
+const SHOTS: readonly {
+  readonly name: string
+  readonly dark?: boolean
+  readonly size?: readonly [number, number]
+  readonly act: (page: Page) => Promise<void>
+}[] = [
+  { name: 'start', act: async () => Promise.resolve() },
+  { name: 'motion', act: demo },
+  {
+    name: 'motion-working',
+    dark: true,
+    act: async (page) => {
+      await demo(page)
+      await page.getByRole('button', { name: /^Nominal steps/ }).click()
+      await page.locator('.katex').first().waitFor()
+    },
+  },
+  {
+    name: 'motion-consequences',
+    act: async (page) => {
+      await demo(page)
+      await page.locator('[data-fact="motion.axes.x.pulleyTeeth"]').click()
+      await page.keyboard.type('16')
+      await page.keyboard.press('Enter')
+      await page.getByText('To do again').waitFor()
+    },
+  },
+  {
+    name: 'motion-empty',
+    dark: true,
+    size: [820, 1180],
+    act: async (page) => {
+      await page.getByLabel('Name of the machine').fill('Gate')
+      await page.getByRole('button', { name: 'Start an empty bench' }).click()
+      await page.locator('[data-plate] svg').waitFor()
+    },
+  },
+  {
+    name: 'unbuilt',
+    act: async (page) => {
+      await demo(page)
+      await page.getByRole('link', { name: /Safety/ }).click()
+      await page.getByText('is not built yet').waitFor()
+    },
+  },
+]
+
+async function take(from: Browser, { name, dark, size, act }: (typeof SHOTS)[number]): Promise<void> {
+  const [width, height] = size ?? [1280, 800]
+  const page = await from.newPage({ viewport: { width, height }, colorScheme: dark === true ? 'dark' : 'light' })
+  await page.goto(home)
+  await act(page)
+  await page.waitForTimeout(800)
+  await page.screenshot({ path: `docs/screenshots/${name}.png` })
+  await page.close()
+}
+
+const only = process.argv.slice(2)
+for (const shot of SHOTS) if (only.length === 0 || only.includes(shot.name)) await take(browser, shot)
+await browser.close()
+server.close()

@@ -1,29 +1,15 @@
-import { once } from 'node:events'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
-import { createServer } from '../server/server'
+import { CHROMIUM } from '../scripts/chromium'
+import { serveBuild } from '../scripts/serveBuild'
 
 /** Bytes of script, gzipped, that come before the first picture of the demo bench stands, in Chromium. */
 export async function scriptBeforeFirstPicture(): Promise<number> {
-  const server = createServer('dist').listen(0, '127.0.0.1')
-  await once(server, 'listening')
-  const address = server.address()
-  const port = typeof address === 'object' && address !== null ? address.port : 0
-  const browser = await chromium.launch({
-    executablePath: process.env['FINE_KERF_CHROMIUM'] ?? '/usr/bin/chromium',
-    args: [
-      '--headless',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-sync',
-    ],
-  })
+  const { home, close } = await serveBuild()
+  const browser = await chromium.launch(CHROMIUM)
   try {
     const page = await browser.newPage()
-    await page.goto(`http://127.0.0.1:${port}/`)
+    await page.goto(home)
     await page.getByRole('button', { name: 'Open the demo bench' }).click()
     await page.locator('[data-plate] svg').waitFor()
     const url = page.url()
@@ -41,6 +27,6 @@ export async function scriptBeforeFirstPicture(): Promise<number> {
     return (await Promise.all(sizes)).reduce((sum, it) => sum + it, 0)
   } finally {
     await browser.close()
-    server.close()
+    close()
   }
 }

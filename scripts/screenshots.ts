@@ -1,24 +1,10 @@
 /** Takes the pictures in docs/screenshots again, from the demo bench and an empty one. Only made-up data is in them. */
-import { once } from 'node:events'
 import { chromium, type Browser, type Page } from '@playwright/test'
-import { createServer } from '../server/server'
+import { CHROMIUM } from './chromium'
+import { serveBuild } from './serveBuild'
 
-const server = createServer('dist').listen(0, '127.0.0.1')
-await once(server, 'listening')
-const address = server.address()
-const home = `http://127.0.0.1:${typeof address === 'object' && address !== null ? address.port : 0}/`
-const browser = await chromium.launch({
-  executablePath: process.env['FINE_KERF_CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-sync',
-  ],
-})
+const { home, close } = await serveBuild()
+const browser = await chromium.launch(CHROMIUM)
 
 async function demo(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Open the demo bench' }).click()
@@ -85,4 +71,4 @@ async function take(from: Browser, { name, dark, size, act }: (typeof SHOTS)[num
 const only = process.argv.slice(2)
 for (const shot of SHOTS) if (only.length === 0 || only.includes(shot.name)) await take(browser, shot)
 await browser.close()
-server.close()
+close()

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
-import { Navigate, useParams } from 'react-router'
+import { Navigate, useLocation, useParams } from 'react-router'
 import { STAGES } from '../core/document'
 import type { Finding } from '../core/units'
-import { openBench, useBenchStore } from '../state'
+import { openBench, revealFact, useBenchStore } from '../state'
 import { Boundary, Findings } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
@@ -21,6 +21,7 @@ export function BenchPage() {
   const found = STAGES.find(({ id }) => id === stage)
   const opened = useOpened(benchId)
   useIdleWork(opened.kind === 'open')
+  useLinkedFact(opened.kind === 'open')
   useEffect(() => {
     document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
   }, [found])
@@ -65,6 +66,14 @@ function useOpened(benchId: string): Opened {
   }, [benchId])
   if (open) return { kind: 'open' }
   return refused?.id === benchId ? { kind: 'refused', findings: refused.findings } : { kind: 'opening' }
+}
+
+/** An address that ends in `#path` of a fact opens that fact. */
+function useLinkedFact(open: boolean): void {
+  const { hash } = useLocation()
+  useEffect(() => {
+    if (open && hash.length > 1) revealFact(decodeURIComponent(hash.slice(1)))
+  }, [open, hash])
 }
 
 /** Stages that are not open load, and are worked, when the browser has nothing else to do. */

@@ -1,10 +1,10 @@
 import { Command } from 'cmdk'
-import { Dialog } from 'radix-ui'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
 import { labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
 import { editBench, openDemo, redo, revealFact, setTheme, undo, useBenchStore, useSession } from '../state'
 import { exportBench } from '../ui'
+import { Over } from './Over'
 
 interface Entry {
   readonly words: string
@@ -41,45 +41,36 @@ export function Palette() {
     ['Commands', commands(bench, go)],
   ]
   return (
-    <Dialog.Root open onOpenChange={(open) => useSession.setState({ palette: open })}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-[color-mix(in_srgb,var(--ink)_30%,transparent)]" />
-        <Dialog.Content
-          className="overlay fixed left-1/2 top-[10vh] z-50 w-[38rem] max-w-[94vw] -translate-x-1/2"
-          aria-describedby={undefined}
-        >
-          <Dialog.Title className="sr-only">Find a stage, a fact or a command</Dialog.Title>
-          <Command label="Find a stage, a fact or a command">
-            <Command.Input
-              placeholder="Find a stage, a fact or a command"
-              className="w-full border-b border-rule bg-transparent px-4 py-3 text-[16px] outline-none placeholder:text-second"
-            />
-            <Command.List className="max-h-[60vh] overflow-y-auto p-2">
-              <Command.Empty className="p-3 text-second">Nothing is called that.</Command.Empty>
-              {groups.map(([heading, entries]) => (
-                <Command.Group
-                  key={heading}
-                  heading={heading}
-                  className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-second"
+    <Over title="Find a stage, a fact or a command" hideTitle className="w-[38rem]" close={close}>
+      <Command label="Find a stage, a fact or a command">
+        <Command.Input
+          placeholder="Find a stage, a fact or a command"
+          className="w-full border-b border-rule bg-transparent px-4 py-3 text-[16px] outline-none placeholder:text-second"
+        />
+        <Command.List className="max-h-[60vh] overflow-y-auto p-2">
+          <Command.Empty className="p-3 text-second">Nothing is called that.</Command.Empty>
+          {groups.map(([heading, entries]) => (
+            <Command.Group
+              key={heading}
+              heading={heading}
+              className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-second"
+            >
+              {entries.map((entry) => (
+                <Command.Item
+                  key={entry.words}
+                  value={`${heading} ${entry.words}`}
+                  onSelect={run(entry)}
+                  className="flex cursor-pointer justify-between gap-4 px-2 py-1.5 data-[selected=true]:bg-tape"
                 >
-                  {entries.map((entry) => (
-                    <Command.Item
-                      key={entry.words}
-                      value={`${heading} ${entry.words}`}
-                      onSelect={run(entry)}
-                      className="flex cursor-pointer justify-between gap-4 px-2 py-1.5 data-[selected=true]:bg-tape"
-                    >
-                      <span>{entry.words}</span>
-                      <span className="truncate text-[13px] text-second">{entry.aside}</span>
-                    </Command.Item>
-                  ))}
-                </Command.Group>
+                  <span>{entry.words}</span>
+                  <span className="truncate text-[13px] text-second">{entry.aside}</span>
+                </Command.Item>
               ))}
-            </Command.List>
-          </Command>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+            </Command.Group>
+          ))}
+        </Command.List>
+      </Command>
+    </Over>
   )
 }
 

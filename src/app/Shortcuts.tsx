@@ -1,5 +1,5 @@
-import { Dialog } from 'radix-ui'
 import { useSession } from '../state'
+import { Over } from './Over'
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl K', 'Find a stage, a fact or a command'],
@@ -16,25 +16,18 @@ const KEYS: readonly (readonly [string, string])[] = [
 /** The keys, on `?`. */
 export function Shortcuts() {
   return (
-    <Dialog.Root open onOpenChange={(open) => useSession.setState({ shortcuts: open })}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-[color-mix(in_srgb,var(--ink)_30%,transparent)]" />
-        <Dialog.Content
-          className="overlay fixed left-1/2 top-[12vh] z-50 max-h-[76vh] w-[34rem] max-w-[94vw] -translate-x-1/2 overflow-y-auto p-5"
-          aria-describedby={undefined}
-        >
-          <Dialog.Title className="text-[17px] font-[680]">Keys</Dialog.Title>
-          <dl className="mt-3 grid grid-cols-[8rem_1fr] gap-y-2">
-            {KEYS.map(([key, words]) => (
-              <div key={key} className="contents">
-                <dt className="num">{key}</dt>
-                <dd className="m-0">{words}</dd>
-              </div>
-            ))}
-          </dl>
-          <Dialog.Close className="button mt-4">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Over title="Keys" className="w-[34rem] p-5" close={() => useSession.setState({ shortcuts: false })}>
+      <dl className="mt-3 grid grid-cols-[8rem_1fr] gap-y-2">
+        {KEYS.map(([key, words]) => (
+          <div key={key} className="contents">
+            <dt className="num">{key}</dt>
+            <dd className="m-0">{words}</dd>
+          </div>
+        ))}
+      </dl>
+      <button type="button" className="button mt-4" onClick={() => useSession.setState({ shortcuts: false })}>
+        Close
+      </button>
+    </Over>
   )
 }

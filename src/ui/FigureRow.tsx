@@ -1,9 +1,10 @@
 import { useId, useState } from 'react'
 import { sayUnknown, type FigureDef, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
-import { revealFact, useBenchStore, useFigure } from '../state'
+import { useBenchStore, useFigure } from '../state'
 import { sayQuantity } from '../core/units'
 import { figureUnit, printFigure, Quantity, useUnits } from './Quantity'
+import { FactLink } from './FactLink'
 import { KeepRecord } from './KeepRecord'
 import { Working } from './Working'
 
@@ -66,13 +67,7 @@ function WhyUnknown({ why }: { readonly why: Parameters<typeof sayUnknown>[0] })
   const { message, path } = sayUnknown(why, (it) => labelAt(bench, it))
   return (
     <p className="text-[12px] text-second">
-      {path === undefined || path === '' ? (
-        message
-      ) : (
-        <button type="button" className="link text-left" onClick={() => revealFact(path)}>
-          {message}
-        </button>
-      )}
+      {path === undefined || path === '' ? message : <FactLink path={path}>{message}</FactLink>}
     </p>
   )
 }

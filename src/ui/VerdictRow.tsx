@@ -2,8 +2,9 @@ import { useMemo, useState, type ReactNode } from 'react'
 import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type AnyFigure, type Verdict } from '../core/bench'
 import { ENGINE_CONFIG, labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
-import { engineOf, revealFact, useBenchStore } from '../state'
+import { engineOf, useBenchStore } from '../state'
 import { figureUnit, useUnits } from './Quantity'
+import { FactLink } from './FactLink'
 import { VerdictMark } from './VerdictMark'
 
 /** A verdict: its mark, why, the one thing to do next, and whether it rests on guesses. */
@@ -12,7 +13,7 @@ export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
   const system = useUnits()
   if (bench === null) return null
   const { head, why, next } = wording(verdict, bench, system)
-  const action = next === undefined ? null : <Do path={next.path} words={`${next.words}.`} />
+  const action = next === undefined ? null : <FactLink path={next.path}>{next.words}.</FactLink>
   return (
     <li className="keep-together flex gap-2 border-b border-rule py-2.5">
       <span className="pt-1">
@@ -27,14 +28,6 @@ export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
         {verdict.assumed.length > 0 && <Assumed verdict={verdict} bench={bench} />}
       </div>
     </li>
-  )
-}
-
-function Do({ path, words }: { readonly path: string; readonly words: string }) {
-  return (
-    <button type="button" className="link text-left" onClick={() => revealFact(path)}>
-      {words}
-    </button>
   )
 }
 
@@ -55,9 +48,7 @@ function Assumed({ verdict, bench }: { readonly verdict: Verdict; readonly bench
         <ul className="m-0 list-none p-0">
           {verdict.assumed.map((path) => (
             <li key={path}>
-              <button type="button" className="link" onClick={() => revealFact(path)}>
-                {labelAt(bench, path)}
-              </button>
+              <FactLink path={path}>{labelAt(bench, path)}</FactLink>
             </li>
           ))}
         </ul>
@@ -94,7 +85,7 @@ function WhatDecides({
       {advice.measure.map(({ path }, i) => (
         <span key={path}>
           {i > 0 && ' and '}
-          <Do path={path} words={`the ${name(path)}`} />
+          <FactLink path={path}>the {name(path)}</FactLink>
         </span>
       ))}{' '}
       with the {tools}: that decides.

@@ -11,8 +11,9 @@ import {
 } from '../core/bench'
 import { benchChoiceSpec, labelAt, type Bench } from '../core/document'
 import { doubtFromCore, printNumber, printQuantity, sayQuantity, type UnitSystem } from '../core/units'
-import { engineOf, revealFact, useBenchStore } from '../state'
+import { engineOf, useBenchStore } from '../state'
 import { figureUnit, useUnits } from './Quantity'
+import { FactLink } from './FactLink'
 import { Formula } from './Formula'
 
 /** How a figure came about: formula, the same with its numbers, what it read, how far each blurs it, its source. */
@@ -61,9 +62,7 @@ function Input(props: {
   return (
     <tr className="border-t border-rule align-top">
       <td className="py-1 pr-2">
-        <button type="button" className="link text-left" onClick={() => revealFact(path)}>
-          {labelAt(bench, path)}
-        </button>
+        <FactLink path={path}>{labelAt(bench, path)}</FactLink>
         <span className="block text-[12px] text-second">{sayFactDoubt(bench, path)}</span>
       </td>
       <td className="num whitespace-nowrap py-1 text-right">{sayFact(bench, path)}</td>

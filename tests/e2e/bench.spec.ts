@@ -99,7 +99,7 @@ test('a straddling verdict names what to measure, and the measurement decides it
   await expect(bench.verdict(/Square\?/)).toContainText('with the steel rule and lens: that decides')
   await bench
     .verdict(/Square\?/)
-    .getByRole('button', { name: 'the diagonal through the origin' })
+    .getByRole('link', { name: 'the diagonal through the origin' })
     .click()
   await bench.abandon()
   await bench.type('motion.corners.fromOrigin', '500.32', { origin: 'measured', instrument: 'rule' })

@@ -66,6 +66,18 @@ describe('memo', () => {
     expect(engine.counts.worked).toBe(1)
   })
 
+  it('reads a number again that another instrument read the same', () => {
+    const instrument = (scale: number) => ({ scale: exactly(scale), zero: exactly(0) })
+    const by = (id: string) => ({
+      ...toy({ a: measured(3, 0.1, { instrument: id }) }),
+      instruments: { p: instrument(0), q: instrument(0.1) },
+    })
+    const engine = engineOver(by('p'))
+    engine.value(double)
+    engine.update(by('q'))
+    expect(engine.value(double).result).toEqual({ known: true, value: 2 * 3 * 1.1 })
+  })
+
   it('counts a thing that was added, through the keys it listed', () => {
     const engine = engineOver(toy())
     expect(engine.value(total).result).toEqual({ known: true, value: 1 })

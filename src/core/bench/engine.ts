@@ -1,5 +1,5 @@
 import { combine, type Doubted } from './doubt'
-import { standardUncertainty, type Choice, type Fact, isChoice, isFact, type FactSpec } from './fact'
+import { standardUncertainty, isChoice, isFact, type FactSpec } from './fact'
 import {
   keyOf,
   NotConverged,
@@ -10,8 +10,9 @@ import {
   type Unknown,
   type View,
 } from './figure'
-import { diffPaths, getAt, KEYS, plainAt, type Path } from './path'
-import { viewOf, type Tap } from './view'
+import { diffPaths, getAt, plainAt, type Path } from './path'
+import { Missing, recorder, type Nudge, type Recorder } from './recorder'
+import { viewOf } from './view'
 
 /** A figure worked: its result, and the facts and choices it rests on through the whole chain. */
 export interface Evaluation<T = unknown> {
@@ -52,26 +53,26 @@ export interface Engine<B extends object> {
 /** The place under which a read of the time is recorded. */
 const NOW: Path = '@now'
 
-interface Nudge {
-  readonly id: string
-  readonly path: Path
-  readonly value: number | string
+/** A figure that another used, as it was then: its memo, and how often its nudged results had been thrown away. */
+interface Use {
+  readonly memo: Memo
+  readonly epoch: number
 }
 
-/** Memo of one figure: valid while every recorded read and every used figure compares equal. */
+/**
+ * Memo of one figure. Its result is valid while every recorded read, and every used figure with what it rests on,
+ * compares equal; its results under nudges only while the used figures are the very same, for one that comes out
+ * the same on the bench may answer a nudge differently.
+ */
 interface Memo extends Evaluation {
   readonly reads: ReadonlyMap<Path, unknown>
-  readonly uses: ReadonlyMap<FigureKey, Result>
-  /** Results under nudges of leaves, and what those runs read beyond the leaves. */
+  readonly uses: Map<FigureKey, Use>
+  /** Results under nudges of leaves, and what those runs read and used that the run on the bench did not. */
   readonly nudged: Map<string, Result>
-  readonly beyond: Map<Path, unknown>
+  readonly readsBeyond: Map<Path, unknown>
+  readonly usesBeyond: Map<FigureKey, Use>
+  epoch: number
   doubt?: { readonly doubted: Doubted | null; readonly facts: ReadonlyMap<Path, unknown>; readonly shown: WithDoubt }
-}
-
-class Missing extends Error {
-  constructor(readonly facts: readonly Path[]) {
-    super('missing')
-  }
 }
 
 class UsesUnknown extends Error {
@@ -136,39 +137,64 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
 
   function stillHolds(memo: Memo): boolean {
     checking.add(memo.key)
-    const same =
-      [...memo.reads].every(([path, was]) => Object.is(seenAt(path), was)) &&
-      [...memo.uses].every(([key, was]) => sameResult(reEvaluate(key), was))
-    checking.delete(memo.key)
-    if (!same) return false
-    suspect.delete(memo.key)
-    if ([...memo.beyond].some(([path, was]) => !Object.is(seenAt(path), was))) {
-      memo.nudged.clear()
-      memo.beyond.clear()
-      delete memo.doubt
+    const holds = sameReads(memo.reads) && [...memo.uses.values()].every((it) => sameMemo(again(it), it.memo))
+    if (holds) {
+      suspect.delete(memo.key)
+      const nudgesHold = [...memo.uses.values(), ...memo.usesBeyond.values()].every(isUnmoved) && sameReads(memo.readsBeyond)
+      if (!nudgesHold) forgetNudges(memo)
     }
-    return true
+    checking.delete(memo.key)
+    return holds
   }
 
-  function reEvaluate(key: FigureKey): Result | undefined {
-    const memo = memos.get(key)
-    return memo === undefined ? undefined : evaluate(memo.def, memo.args).result
+  function sameReads(reads: ReadonlyMap<Path, unknown>): boolean {
+    return [...reads].every(([path, was]) => Object.is(seenAt(path), was))
+  }
+
+  function again({ memo }: Use): Memo {
+    return evaluate(memo.def, memo.args)
+  }
+
+  function isUnmoved(use: Use): boolean {
+    const now = again(use)
+    return now === use.memo && now.epoch === use.epoch
+  }
+
+  function forgetNudges(memo: Memo): void {
+    memo.epoch++
+    memo.nudged.clear()
+    memo.readsBeyond.clear()
+    memo.usesBeyond.clear()
+    delete memo.doubt
+    for (const [key, use] of memo.uses) memo.uses.set(key, useOf(again(use)))
   }
 
   function work(def: AnyFigure, args: readonly string[], key: FigureKey): Memo {
     const reads = new Map<Path, unknown>()
-    const uses = new Map<FigureKey, Result>()
+    const uses = new Map<FigureKey, Use>()
     const leaves = new Set<Path>()
-    const tap = recorder(reads, (path) => leaves.add(path), null)
+    const tap = recorder(bench, reads, (path) => leaves.add(path), null)
     const use = (used: AnyFigure, usedArgs: readonly string[]): Result => {
       const memo = evaluate(used, usedArgs)
-      uses.set(memo.key, memo.result)
+      uses.set(memo.key, useOf(memo))
       for (const leaf of memo.leaves) leaves.add(leaf)
       return memo.result
     }
     counts.worked++
     const result = run(def, args, key, tap, use)
-    return { key, def, args, result, leaves, reads, uses, nudged: new Map(), beyond: new Map() }
+    return {
+      key,
+      def,
+      args,
+      result,
+      leaves,
+      reads,
+      uses,
+      nudged: new Map(),
+      readsBeyond: new Map(),
+      usesBeyond: new Map(),
+      epoch: 0,
+    }
   }
 
   /** The result of a figure with one fact moved; what does not rest on that fact is taken as it is. */
@@ -177,20 +203,20 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     const known = memo.nudged.get(nudge.id)
     if (known !== undefined) return known
     const reads = new Map<Path, unknown>()
-    const tap = recorder(reads, () => undefined, nudge)
+    const tap = recorder(bench, reads, () => undefined, nudge)
     const use = (def: AnyFigure, args: readonly string[]): Result => {
       const used = evaluate(def, args)
-      const result = under(used, nudge)
-      if (!memo.uses.has(used.key)) for (const leaf of used.leaves) reads.set(leaf, plainAt(bench, leaf))
-      if (used.leaves.has(nudge.path))
-        for (const source of [used.reads, used.beyond]) for (const [path, was] of source) reads.set(path, was)
-      return result
+      if (!memo.uses.has(used.key)) {
+        memo.usesBeyond.set(used.key, useOf(used))
+        noteIn(usedBy, used.key, memo.key)
+      }
+      return under(used, nudge)
     }
     counts.nudged++
     const result = run(memo.def, memo.args, memo.key, tap, use)
     for (const [path, was] of reads) {
       if (memo.reads.has(path)) continue
-      memo.beyond.set(path, was)
+      memo.readsBeyond.set(path, was)
       noteIn(readBy, path, memo.key)
     }
     memo.nudged.set(nudge.id, result)
@@ -201,7 +227,7 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     def: AnyFigure,
     args: readonly string[],
     key: FigureKey,
-    tap: Tap & { readonly missing: Path[] },
+    tap: Recorder,
     use: (def: AnyFigure, args: readonly string[]) => Result,
   ): Result {
     if (open.includes(key)) return { known: false, why: { kind: 'ring', keys: [...open.slice(open.indexOf(key)), key] } }
@@ -227,42 +253,6 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
       return { known: false, why: reasonOf(error, tap.missing) }
     } finally {
       open.pop()
-    }
-  }
-
-  function recorder(
-    reads: Map<Path, unknown>,
-    leaf: (path: Path) => void,
-    nudge: Nudge | null,
-  ): Tap & { readonly missing: Path[] } {
-    const missing: Path[] = []
-    const readFact = (path: Path, fact: Fact): number => {
-      reads.set(path, fact.value)
-      leaf(path)
-      if (fact.value === null) missing.push(path)
-      const value = nudge?.path === path ? Number(nudge.value) : (fact.value ?? Number.NaN)
-      return fact.instrument === undefined ? value : corrected(value, fact.instrument)
-    }
-    /** A reading of an instrument shares its scale and zero errors with all its other readings (T7). */
-    const corrected = (value: number, id: string): number => {
-      const at = `instruments.${id}`
-      const scale = getAt(bench, `${at}.scale`)
-      const zero = getAt(bench, `${at}.zero`)
-      if (!isFact(scale) || !isFact(zero)) return value
-      return value * (1 + readFact(`${at}.scale`, scale)) + readFact(`${at}.zero`, zero)
-    }
-    return {
-      missing,
-      fact: readFact,
-      choice: (path: Path, choice: Choice) => {
-        reads.set(path, choice.chosen)
-        leaf(path)
-        if (nudge?.path === path) return String(nudge.value)
-        if (choice.chosen === null) throw new Missing([...missing, path])
-        return choice.chosen
-      },
-      plain: (path, value) => void reads.set(path, value),
-      keys: (path, keys) => void reads.set(path + KEYS, keys.join('\n')),
     }
   }
 
@@ -321,6 +311,10 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   }
 }
 
+function useOf(memo: Memo): Use {
+  return { memo, epoch: memo.epoch }
+}
+
 function noteIn<K>(index: Map<K, Set<FigureKey>>, at: K, key: FigureKey): void {
   const known = index.get(at)
   if (known === undefined) index.set(at, new Set([key]))
@@ -338,9 +332,18 @@ function reasonOf(error: unknown, missing: readonly Path[]): Unknown {
   return { kind: error instanceof RangeError ? 'outside' : 'failed', message }
 }
 
-function sameResult(a: Result | undefined, b: Result): boolean {
-  if (a === b) return true
-  if (a === undefined || a.known !== b.known) return false
+/** A figure that comes out the same but rests on other facts is another one: its users' ± would miss them. */
+function sameMemo(now: Memo, was: Memo): boolean {
+  if (now === was) return true
+  return (
+    sameResult(now.result, was.result) &&
+    now.leaves.size === was.leaves.size &&
+    [...now.leaves].every((leaf) => was.leaves.has(leaf))
+  )
+}
+
+function sameResult(a: Result, b: Result): boolean {
+  if (a.known !== b.known) return false
   if (a.known && b.known) return Object.is(a.value, b.value) || (typeof a.value === 'object' && sameJson(a.value, b.value))
   return sameJson(a, b)
 }

@@ -5,6 +5,9 @@ export type Path = string
 
 export const KEYS = '/*'
 
+/** Behind the path of a fact: the instrument that read it. */
+export const BY = '@by'
+
 /** Path of a key below a path. */
 export function below(path: Path, key: string): Path {
   return path === '' ? key : `${path}.${key}`
@@ -32,10 +35,15 @@ export function setAt<T>(node: T, path: Path, value: unknown): T {
 /** What a figure sees at a path: a fact's number, a choice's word, a plain value, or the list of keys. */
 export function plainAt(bench: unknown, path: Path): unknown {
   if (path.endsWith(KEYS)) return keysOf(getAt(bench, path.slice(0, -KEYS.length)))
+  if (path.endsWith(BY)) return readerOf(getAt(bench, path.slice(0, -BY.length)))
   const node = getAt(bench, path)
   if (isFact(node)) return node.value
   if (isChoice(node)) return node.chosen
   return typeof node === 'object' && node !== null ? '{}' : node
+}
+
+function readerOf(node: unknown): string | undefined {
+  return isFact(node) ? node.instrument : undefined
 }
 
 /** The keys at a place as one comparable string. */

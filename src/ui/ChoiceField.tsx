@@ -1,27 +1,55 @@
+import { Popover } from 'radix-ui'
 import { getAt, isChoice, type Path } from '../core/bench'
 import { benchChoiceSpec, labelAt } from '../core/document'
-import { setFact, useBenchStore } from '../state'
+import { setFact, startEditing, stopEditing, useBenchStore, useSession } from '../state'
 
-/** A choice standing in a sentence, its origin as the line under it. */
-export function ChoiceField({ path }: { readonly path: Path }) {
+/** A choice standing in a sentence, its origin as the line under it. Choosing, even the same again, states it. */
+export function ChoiceField({ path, place = 'given' }: { readonly path: Path; readonly place?: string }) {
   const bench = useBenchStore((it) => it.bench)
+  const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
   const choice = getAt(bench, path)
   const spec = benchChoiceSpec(path)
   if (bench === null || !isChoice(choice) || spec === undefined) return null
   const label = labelAt(bench, path)
+  const shown = choice.chosen === null ? 'choose' : (spec.options[choice.chosen] ?? choice.chosen)
+  const choose = (chosen: string): void => {
+    setFact(path, { chosen, origin: 'stated', doubt: { kind: 'exact' } }, label)
+    stopEditing()
+  }
   return (
-    <select
-      aria-label={label}
-      data-fact={path}
-      className={`origin-${choice.origin} min-h-6 bg-transparent text-[15px] text-ink`}
-      value={choice.chosen ?? ''}
-      onChange={(event) => setFact(path, { chosen: event.target.value, origin: 'stated', doubt: { kind: 'exact' } }, label)}
-    >
-      {Object.entries(spec.options).map(([word, words]) => (
-        <option key={word} value={word} className="bg-paper text-ink">
-          {words}
-        </option>
-      ))}
-    </select>
+    <Popover.Root open={open} onOpenChange={(next) => (next ? startEditing(path, place) : stopEditing())}>
+      <Popover.Trigger asChild>
+        <button
+          type="button"
+          data-fact={path}
+          data-place={place}
+          aria-label={`${label}: ${shown}, ${choice.origin}`}
+          className="min-h-6 px-0.5 leading-tight hover:text-teal"
+        >
+          <span className={`origin-${choice.origin}`}>{shown}</span>
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="overlay no-print z-40 p-2"
+          aria-label={`Choose: ${label}`}
+        >
+          <p className="px-2 py-1 text-[13px] text-second">{label}</p>
+          {Object.entries(spec.options).map(([word, words]) => (
+            <button
+              key={word}
+              type="button"
+              aria-pressed={word === choice.chosen}
+              className="block min-h-9 w-full px-2 text-left hover:bg-tape aria-pressed:font-[650]"
+              onClick={() => choose(word)}
+            >
+              {words}
+            </button>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   )
 }

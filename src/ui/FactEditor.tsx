@@ -29,8 +29,10 @@ export function FactEditor({
   const [findings, setFindings] = useState<readonly Finding[]>(() =>
     kept === undefined ? [] : readDraft(kept, spec, bench).findings,
   )
+  const [untouched, setUntouched] = useState(kept === undefined && fact.origin === 'assumed')
   const change = (next: Partial<Draft>): void => {
-    const changed = { ...draft, ...next }
+    const changed = { ...draft, ...(untouched && next.origin === undefined ? proposal(spec) : {}), ...next }
+    setUntouched(false)
     setDraft(changed)
     keepDraft(path, changed)
     if (findings.length > 0) setFindings(readDraft(changed, spec, bench).findings)
@@ -155,12 +157,17 @@ function doubtWords(origin: Origin, whole: boolean): string {
   return origin === 'measured' ? 'One reading scatters by (u)' : 'Certainly within'
 }
 
+/** Who types over a guess has most likely read it: a length with something, anything else off a label. */
+function proposal(spec: FactSpec): Pick<Draft, 'origin' | 'doubtTyped'> {
+  return { origin: spec.quantity === 'length' ? 'measured' : 'stated', doubtTyped: '' }
+}
+
 function draftOf(fact: Fact): Draft {
   const { doubt } = fact
   const spread = doubt.kind === 'standard' ? doubt.u : doubt.kind === 'halfWidth' ? doubt.a : null
   return {
     typed: fact.typed,
-    origin: fact.value === null ? 'measured' : fact.origin,
+    origin: fact.origin,
     doubtTyped: spread === null ? '' : (printQuantity(0, spread, fact.typedUnit).plusMinus ?? '0'),
     instrumentId: fact.instrument ?? '',
     day: fact.at?.slice(0, 10) ?? '',

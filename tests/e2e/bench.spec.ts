@@ -10,6 +10,7 @@ async function enterHeron(bench: Driver): Promise<void> {
   ] as const) {
     await bench.showAxis(axis.toUpperCase())
     const at = (key: string): string => `motion.axes.${axis}.${key}`
+    await bench.chooseDrive(axis, 'belt')
     await bench.type(at('travel'), travel, { origin: 'measured', instrument: 'rule' })
     await bench.type(at('motors'), axis === 'x' ? '1' : '2', { origin: 'stated' })
     await bench.type(at('fullSteps'), '200', { origin: 'stated' })

@@ -74,7 +74,8 @@ export class Driver {
   }
 
   async chooseDrive(axis: string, drive: string): Promise<void> {
-    await this.page.locator(`select[data-fact="motion.axes.${axis}.drive"]`).selectOption({ label: drive })
+    await this.field(`motion.axes.${axis}.drive`).click()
+    await this.page.getByRole('button', { name: drive, exact: true }).click()
   }
 
   async showAxis(letter: string): Promise<void> {
@@ -182,7 +183,11 @@ export const test = base.extend<Fixtures>({
       const noise: string[] = []
       page.on('console', (it) => ['error', 'warning'].includes(it.type()) && noise.push(`${it.type()}: ${it.text()}`))
       page.on('pageerror', (it) => noise.push(`page error: ${it.message}`))
-      page.on('requestfailed', (it) => noise.push(`request failed: ${it.url()}`))
+      // A request that a navigation cut off is no failure of the page.
+      page.on(
+        'requestfailed',
+        (it) => it.failure()?.errorText !== 'net::ERR_ABORTED' && noise.push(`request failed: ${it.url()}`),
+      )
       page.on('response', (it) => it.status() >= 400 && noise.push(`status ${it.status()}: ${it.url()}`))
       await page.addInitScript(() => {
         document.addEventListener('securitypolicyviolation', (it) =>

@@ -1,7 +1,7 @@
-import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { getAt, isFact, shownNumber, type Path } from '../../core/bench'
 import { axisIds, type Bench } from '../../core/document'
-import { pulleyRadius, travelPerTurn, turnAt, type Axis } from '../../core/motion'
+import { pulleyRadius, type Axis } from '../../core/motion'
 import { shownBench, useBenchStore, useSession, useFigure } from '../../state'
 import {
   CENTRE_LINE,
@@ -14,7 +14,10 @@ import {
   type DimensionLine,
 } from '../../ui'
 import { DriveNote } from './DriveNote'
-import { headWithin, planOf, type Box, type Plan, type Run } from './plan'
+import { DriveRun } from './DriveRun'
+import { Carriage, Floor } from './Head'
+import { headWithin, planOf, type Box, type Plan } from './plan'
+import { Diagonals, DiagonalsNote, HeightMark, Origin } from './planMarks'
 
 /** What is drawn while nobody has entered it, so that an empty bench shows a machine to fill in. */
 const SKETCH = { travelX: 300, travelY: 200, barWidth: 20, carriageWidth: 60, carriageDepth: 70, radius: 6.4 }
@@ -168,53 +171,6 @@ function Drawing({
   )
 }
 
-/** The head follows the pointer while it is pressed, on the floor or on the carriage itself. */
-function useHeadDrag(plan: Plan) {
-  const frame = usePlateFrame()
-  const held = useRef(false)
-  const follow = (event: PointerEvent<SVGElement>): void => {
-    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
-    if (!held.current || box === undefined) return
-    const { x, y } = frame.mm(event.clientX - box.left, event.clientY - box.top)
-    moveHead(plan, x, y)
-  }
-  const release = (): void => {
-    held.current = false
-  }
-  return {
-    onPointerDown: (event: PointerEvent<SVGElement>): void => {
-      held.current = true
-      event.currentTarget.setPointerCapture(event.pointerId)
-      follow(event)
-    },
-    onPointerMove: follow,
-    onPointerUp: release,
-    onPointerCancel: release,
-  }
-}
-
-function Floor({ plan }: { readonly plan: Plan }) {
-  const frame = usePlateFrame()
-  const drag = useHeadDrag(plan)
-  const { outer } = plan
-  return (
-    <rect
-      data-floor
-      x={frame.x(outer.x)}
-      y={frame.y(outer.y + outer.h)}
-      width={outer.w * frame.scale}
-      height={outer.h * frame.scale}
-      fill="transparent"
-      style={{ cursor: 'crosshair' }}
-      {...drag}
-    />
-  )
-}
-
-function moveHead({ work }: Plan, x: number, y: number): void {
-  useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(y, 0), work.h) } })
-}
-
 /** An axis's drive: brought out in the colour of actions when it is pointed at, and chosen when it is pressed. */
 function AxisParts({ id, shown, children }: { readonly id: string; readonly shown: boolean; readonly children: ReactNode }) {
   return (
@@ -226,172 +182,6 @@ function AxisParts({ id, shown, children }: { readonly id: string; readonly show
       style={{ color: shown ? 'var(--teal)' : 'var(--second)', cursor: 'pointer' }}
     >
       {children}
-    </g>
-  )
-}
-
-/** A belt round two pulleys, tangents at the pitch radius, or a screw between two bearings; turning with the axis. */
-function DriveRun({ run, axisId, position }: { readonly run: Run; readonly axisId: string; readonly position: number }) {
-  const frame = usePlateFrame()
-  const turn = useFigure(travelPerTurn, axisId)
-  const perTurn = turn === null ? null : shownNumber(turn.result)
-  const angle = perTurn === null ? 0 : turnAt(position, perTurn)
-  const [ax, ay, bx, by] = [frame.x(run.from[0]), frame.y(run.from[1]), frame.x(run.to[0]), frame.y(run.to[1])]
-  const r = Math.max(run.radius * frame.scale, 3)
-  const across = ax === bx ? { x: r, y: 0 } : { x: 0, y: r }
-  const wide = run.kind === 'screw' ? 3 : 0
-  return (
-    <g stroke="currentColor" fill="none">
-      {wide > 0 && <path d={`M${ax} ${ay}L${bx} ${by}`} strokeWidth={2 * wide} opacity="0" />}
-      {run.kind === 'screw' ? (
-        <>
-          <path
-            d={`M${ax} ${ay}L${bx} ${by}`}
-            strokeWidth="5"
-            strokeDasharray="1.5 2"
-            strokeDashoffset={(angle * 3.5) / (2 * Math.PI)}
-          />
-          <path d={`M${ax} ${ay}L${bx} ${by}`} strokeWidth="0.8" strokeDasharray={CENTRE_LINE} stroke="var(--ink)" />
-        </>
-      ) : (
-        <path
-          d={`M${ax - across.x} ${ay - across.y}L${bx - across.x} ${by - across.y}M${ax + across.x} ${ay + across.y}L${bx + across.x} ${by + across.y}`}
-          strokeWidth="2"
-        />
-      )}
-      <Pulley x={ax} y={ay} r={r} angle={angle} motor={run.motor} reduced={run.kind === 'reducedBelt'} />
-      <Pulley x={bx} y={by} r={r} angle={angle} motor={false} reduced={false} />
-    </g>
-  )
-}
-
-function Pulley(props: {
-  readonly x: number
-  readonly y: number
-  readonly r: number
-  readonly angle: number
-  readonly motor: boolean
-  readonly reduced: boolean
-}) {
-  const { x, y, r, angle, motor, reduced } = props
-  const hand = { x: x + r * Math.sin(angle), y: y - r * Math.cos(angle) }
-  return (
-    <>
-      {motor && <rect x={x - r - 4} y={y - r - 4} width={2 * r + 8} height={2 * r + 8} fill="var(--paper)" strokeWidth="1" />}
-      {reduced && motor && <circle cx={x} cy={y} r={1.5 * r} strokeWidth="1" strokeDasharray="3 2" />}
-      <circle cx={x} cy={y} r={r} fill="var(--paper)" strokeWidth="1.6" />
-      <path d={`M${x} ${y}L${hand.x} ${hand.y}`} strokeWidth="1" />
-    </>
-  )
-}
-
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-}
-
-function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Box) => object }) {
-  const frame = usePlateFrame()
-  const { carriage } = plan
-  const drag = useHeadDrag(plan)
-  const [x, y] = [carriage.x + carriage.w / 2, carriage.y + carriage.h / 2]
-  const [cx, cy] = [frame.x(x), frame.y(y)]
-  const press = (event: KeyboardEvent): void => {
-    const step = STEPS[event.key]
-    if (step === undefined) return
-    event.preventDefault()
-    const far = event.shiftKey ? 1 : 10
-    moveHead(plan, x + step[0] * far, y + step[1] * far)
-  }
-  return (
-    <g
-      tabIndex={0}
-      role="application"
-      aria-label="Carriage; arrow keys move it by 10 mm, with Shift by 1 mm"
-      onKeyDown={press}
-      style={{ cursor: 'move' }}
-      {...drag}
-      data-carriage={`${x.toFixed(2)},${y.toFixed(2)}`}
-    >
-      <rect {...rect(carriage)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
-      <rect {...rect(plan.diode)} fill="none" stroke="var(--ink)" strokeWidth="1" />
-      <path d={`M${cx - 30} ${cy}h60M${cx} ${cy - 32}v64`} stroke="var(--ink)" strokeWidth="0.8" strokeDasharray={CENTRE_LINE} />
-      <circle cx={cx} cy={cy} r="2" fill="var(--ink)" />
-    </g>
-  )
-}
-
-/** Both diagonals between the marks. */
-function Diagonals({ bench, work }: { readonly bench: Bench; readonly work: Box }) {
-  const frame = usePlateFrame()
-  const { fromOrigin, across } = bench.motion.corners
-  if (fromOrigin.value === null && across.value === null) return null
-  const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
-  return (
-    <path
-      d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y1}L${x1} ${y0}`}
-      stroke="var(--second)"
-      strokeWidth="0.7"
-      strokeDasharray="4 4"
-      fill="none"
-    />
-  )
-}
-
-/** What was read of the diagonals, along one of them. */
-function DiagonalsNote({ bench, work }: { readonly bench: Bench; readonly work: Box }) {
-  const frame = usePlateFrame()
-  const { fromOrigin, across } = bench.motion.corners
-  if (fromOrigin.value === null && across.value === null) return null
-  const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
-  const tilt = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI
-  const at = { x: x0 + 0.85 * (x1 - x0), y: y0 + 0.85 * (y1 - y0) }
-  return (
-    <text
-      x={at.x}
-      y={at.y - 5}
-      transform={`rotate(${tilt} ${at.x} ${at.y})`}
-      textAnchor="middle"
-      fontSize="11"
-      fill="var(--ink)"
-      pointerEvents="none"
-    >
-      diagonals {fromOrigin.typed || '–'} · {across.typed || '–'}
-    </text>
-  )
-}
-
-function Origin() {
-  const frame = usePlateFrame()
-  const [x, y] = [frame.x(0), frame.y(0)]
-  return (
-    <g stroke="var(--ink)" strokeWidth="1.6" fill="var(--ink)" aria-hidden pointerEvents="none">
-      <path d={`M${x} ${y}h24M${x} ${y}v-24`} />
-      <path d={`M${x + 24} ${y - 3}l8 3l-8 3ZM${x - 3} ${y - 24}l3 -8l3 8Z`} stroke="none" />
-      <text x={x + 30} y={y - 7} fontSize="11">
-        +X
-      </text>
-      <text x={x - 6} y={y - 37} fontSize="11">
-        +Y
-      </text>
-    </g>
-  )
-}
-
-/** Z points at the eye: its sign stands beside the origin, its travel is in the given. */
-function HeightMark({ bench, id, plan }: { readonly bench: Bench; readonly id: string; readonly plan: Plan }) {
-  const frame = usePlateFrame()
-  const [x, y] = [frame.x(plan.work.w) - 16, frame.y(0) - 14]
-  const travel = bench.motion.axes[id]?.travel.typed ?? ''
-  return (
-    <g stroke="var(--ink)" fill="none" pointerEvents="none">
-      <circle cx={x} cy={y} r="6" strokeWidth="1.4" />
-      <circle cx={x} cy={y} r="1.8" fill="var(--ink)" stroke="none" />
-      <text x={x - 12} y={y + 4} fontSize="11" textAnchor="end" fill="var(--ink)">
-        +Z up{travel === '' ? '' : `, ${travel}`}
-      </text>
     </g>
   )
 }

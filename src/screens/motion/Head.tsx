@@ -1,0 +1,91 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { useSession } from '../../state'
+import { CENTRE_LINE, usePlateFrame } from '../../ui'
+import type { Box, Plan } from './plan'
+
+/** The head follows the pointer while it is pressed, on the floor or on the carriage itself. */
+function useHeadDrag(plan: Plan) {
+  const frame = usePlateFrame()
+  const held = useRef(false)
+  const follow = (event: PointerEvent<SVGElement>): void => {
+    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
+    if (!held.current || box === undefined) return
+    const { x, y } = frame.mm(event.clientX - box.left, event.clientY - box.top)
+    moveHead(plan, x, y)
+  }
+  const release = (): void => {
+    held.current = false
+  }
+  return {
+    onPointerDown: (event: PointerEvent<SVGElement>): void => {
+      held.current = true
+      event.currentTarget.setPointerCapture(event.pointerId)
+      follow(event)
+    },
+    onPointerMove: follow,
+    onPointerUp: release,
+    onPointerCancel: release,
+  }
+}
+
+/** The space inside the frame: press, and the head goes there. */
+export function Floor({ plan }: { readonly plan: Plan }) {
+  const frame = usePlateFrame()
+  const drag = useHeadDrag(plan)
+  const { outer } = plan
+  return (
+    <rect
+      data-floor
+      x={frame.x(outer.x)}
+      y={frame.y(outer.y + outer.h)}
+      width={outer.w * frame.scale}
+      height={outer.h * frame.scale}
+      fill="transparent"
+      style={{ cursor: 'crosshair' }}
+      {...drag}
+    />
+  )
+}
+
+function moveHead({ work }: Plan, x: number, y: number): void {
+  useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(y, 0), work.h) } })
+}
+
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+
+/** The carriage with its diode and centre lines; dragged, or moved by the arrow keys. */
+export function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Box) => object }) {
+  const frame = usePlateFrame()
+  const { carriage } = plan
+  const drag = useHeadDrag(plan)
+  const [x, y] = [carriage.x + carriage.w / 2, carriage.y + carriage.h / 2]
+  const [cx, cy] = [frame.x(x), frame.y(y)]
+  const press = (event: KeyboardEvent): void => {
+    const step = STEPS[event.key]
+    if (step === undefined) return
+    event.preventDefault()
+    const far = event.shiftKey ? 1 : 10
+    moveHead(plan, x + step[0] * far, y + step[1] * far)
+  }
+  return (
+    <g
+      tabIndex={0}
+      role="application"
+      aria-label="Carriage; arrow keys move it by 10 mm, with Shift by 1 mm"
+      onKeyDown={press}
+      style={{ cursor: 'move' }}
+      {...drag}
+      data-carriage={`${x.toFixed(2)},${y.toFixed(2)}`}
+    >
+      <rect {...rect(carriage)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
+      <rect {...rect(plan.diode)} fill="none" stroke="var(--ink)" strokeWidth="1" />
+      <path d={`M${cx - 30} ${cy}h60M${cx} ${cy - 32}v64`} stroke="var(--ink)" strokeWidth="0.8" strokeDasharray={CENTRE_LINE} />
+      <circle cx={cx} cy={cy} r="2" fill="var(--ink)" />
+    </g>
+  )
+}

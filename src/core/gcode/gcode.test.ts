@@ -1,0 +1,197 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { MOVE, PLAIN_CARD, readCard, readProgram, writeProgram, type Step } from '.'
+
+const codes = (text: string) =>
+  readProgram(text)
+    .findings.filter((it) => it.severity === 'error')
+    .map((it) => it.code)
+const ends = (text: string) => {
+  const { moves } = readProgram(text)
+  return Array.from({ length: moves.count }, (_, i) => [moves.x[i], moves.y[i], moves.z[i]])
+}
+
+describe('lines', () => {
+  it('reads blanks inside numbers, lower case and words run together (NISTIR 6556, 3.3, from memory)', () => {
+    expect(ends('g0x +0. 12 34y 7')).toEqual([[0.1234, 7, 0]])
+    expect(ends('N10G1X-.5Y+2.F600')).toEqual([[-0.5, 2, 0]])
+  })
+
+  it('passes over both kinds of comment, and a deletable line only where the switch says so', () => {
+    expect(ends('G0 X1 (a move) Y2 ; and on')).toEqual([[1, 2, 0]])
+    expect(ends('/G0 X1\nG0 X2')).toEqual([[2, 0, 0]])
+    expect(readProgram('/G0 X1\nG0 X2', { deletable: true }).moves.count).toBe(2)
+  })
+
+  it('ends at M2, M30 or the second %, and says so where there is no end', () => {
+    for (const end of ['M2', 'M30', '%']) {
+      const { ended, moves, findingCount } = readProgram(`%\nG0 X1\n${end}\nG0 X9`)
+      expect([ended, moves.count, findingCount]).toEqual([true, 1, 0])
+    }
+    expect(readProgram('G0 X1').findings.map((it) => it.code)).toEqual(['no-end'])
+  })
+
+  it.each([
+    ['G1 X1..5 F9', 'stranger'],
+    ['G0 X1e3', 'unknown-letter'],
+    ['G0 X#4', 'known-not-supported'],
+    ['#4=2', 'known-not-supported'],
+    ['G0 X[1+2]', 'known-not-supported'],
+    ['G0 U5', 'unknown-letter'],
+    ['G0 X', 'no-number'],
+    ['G0 X1 (open', 'open-comment'],
+    ['G0 X1 (a (b) c)', 'nested-comment'],
+    [`G0 X1 (${'x'.repeat(300)})`, 'long-line'],
+    ['G0 X1 X2', 'letter-twice'],
+    ['G0 G1 X1 F5', 'group-twice'],
+    ['M7 M9', 'group-twice'],
+    ['N1.5 G0 X1', 'line-number'],
+    ['G81 X1', 'known-not-supported'],
+    ['G41 X1', 'known-not-supported'],
+    ['G123', 'unknown'],
+    ['M106', 'unknown'],
+    ['T1', 'known-not-supported'],
+    ['M3 M7 M8 M0 M6', 'too-many-m'],
+    ['G1 F-5 X1', 'negative'],
+    ['G1 X5', 'no-feed'],
+    ['G4', 'dwell-without-p'],
+    ['G92', 'offset-without-axis'],
+    ['G80\nX5', 'no-motion-mode'],
+    ['G1 F5', 'no-axis'],
+    ['G17 F60 G2 X10 Y0 I4 J0', 'arc'],
+    ['F60 G2 X0 Y0 R5', 'arc'],
+    ['F60 G3 X10 R4', 'arc'],
+    ['F60 G2 X10 Y5', 'arc'],
+  ])('%j is refused as %s', (text, code) => expect(codes(text)).toContain(code))
+
+  it('gives all findings with line and column, and carries out the lines that are right', () => {
+    const { findings, moves } = readProgram('G0 X1\nG0 Q5 W3\nG0 X2\nM2')
+    expect(findings.map(({ code, line, column }) => [code, line, column])).toEqual([['unknown-letter', 2, 7]])
+    expect([...moves.line]).toEqual([1, 3])
+    expect(readProgram('M7 M8\nM2').findingCount).toBe(0) // both coolants together are allowed
+  })
+})
+
+describe('carrying out', () => {
+  it('keeps modes from line to line, and turns inches and minutes into mm and s', () => {
+    expect(ends('G20 G91\nG1 X1 F60\nY1\nG90 G21\nX0')).toEqual([
+      [25.4, 0, 0],
+      [25.4, 25.4, 0],
+      [0, 25.4, 0],
+    ])
+    expect(readProgram('G20\nG1 X1 F60').moves.feed[0]).toBeCloseTo(25.4, 12)
+  })
+
+  it('sets, suspends, restores and clears an offset of the coordinates', () => {
+    const program = 'G0 X10\nG92 X0\nG0 X5\nG92.2\nG0 X5\nG92.3\nG0 X5\nG92.1\nG0 X5'
+    expect(ends(program).map((it) => it[0])).toEqual([10, 15, 5, 15, 5])
+  })
+
+  it('does what the spindle word says before it moves (table 8, from memory): G1 X10 M5 is dark', () => {
+    const { moves } = readProgram('M3 S500 F600\nG1 X5\nG1 X10 M5\nS7\nG1 X11')
+    expect([...moves.spindle]).toEqual([1, 0, 0])
+    expect([...moves.s]).toEqual([500, 500, 7])
+  })
+
+  it.each([
+    ['quarter by I, J', 'F60 G3 X0 Y10 I-10 J0', 0, 0],
+    ['the same by R', 'F60 G3 X0 Y10 R10', 0, 0],
+    ['the long way by R', 'F60 G3 X0 Y10 R-10', 10, 10],
+    ['clockwise by R', 'F60 G2 X0 Y10 R10', 10, 10],
+    ['a whole turn', 'F60 G2 X10 Y0 I-4', 6, 0],
+  ])('finds the centre of an arc: %s', (_, arc, a, b) => {
+    const { moves } = readProgram(`G0 X10\n${arc}`)
+    expect([moves.centreA[1], moves.centreB[1]]).toEqual([expect.closeTo(a, 9), expect.closeTo(b, 9)])
+  })
+
+  it('keeps waits in their place', () => {
+    const { moves } = readProgram('G0 X1\nG4 P0.5\nG0 X2')
+    expect([...moves.kind]).toEqual([MOVE.rapid, MOVE.dwell, MOVE.rapid])
+    expect(moves.feed[1]).toBe(0.5)
+  })
+})
+
+describe('writing through an output card', () => {
+  const coordinate = fc.double({ min: -400, max: 400, noNaN: true }).map((it) => Math.round(it * 1000) / 1000 + 0)
+  const feed = fc.integer({ min: 1, max: 300 })
+  const power = fc.integer({ min: 0, max: 1000 }).map((it) => it / 1000)
+  const step: fc.Arbitrary<Step> = fc.oneof(
+    fc.record({ kind: fc.constant('rapid' as const), x: coordinate, y: coordinate }),
+    fc.record({ kind: fc.constant('line' as const), x: coordinate, y: coordinate, feed, power }),
+    fc.record({ kind: fc.constant('remark' as const), text: fc.string({ maxLength: 60 }) }),
+  )
+
+  it('what was written reads back exactly, the beam on where it should be and nowhere else (seed 21)', () => {
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 40 }), (steps) => {
+        const written = writeProgram(steps, PLAIN_CARD)
+        const { moves, findings, ended } = readProgram(written.ok ? written.value : '')
+        expect([findings, ended]).toEqual([[], true])
+        const wanted = steps.filter((it) => it.kind === 'rapid' || it.kind === 'line')
+        expect(moves.count).toBe(wanted.length)
+        wanted.forEach((it, i) => {
+          const on = it.kind === 'line' && it.power > 0
+          expect([moves.x[i], moves.y[i], moves.spindle[i] === 1]).toEqual([it.x, it.y, on])
+          if (it.kind === 'line') expect(moves.feed[i]).toBeCloseTo(it.feed, 9)
+          if (on) expect(moves.s[i]).toBeCloseTo(it.power * 1000, 9)
+        })
+      }),
+      { seed: 21, numRuns: 300 },
+    )
+  })
+
+  it('writes arcs and inches that read back to the decimals written', () => {
+    const written = writeProgram(
+      [
+        { kind: 'rapid', x: 10, y: 0 },
+        { kind: 'arc', x: 0, y: 10, centreX: 0, centreY: 0, clockwise: false, feed: 20, power: 0.5 },
+        { kind: 'wait', seconds: 0.25 },
+      ],
+      { ...PLAIN_CARD, units: 'inch', decimals: 5 },
+    )
+    const { moves, errorCount } = readProgram(written.ok ? written.value : '')
+    expect([errorCount, moves.count]).toEqual([0, 3])
+    expect([moves.y[1], moves.centreA[1], moves.feed[2]]).toEqual([expect.closeTo(10, 3), expect.closeTo(0, 3), 0.25])
+  })
+
+  it('refuses a card that cannot turn the beam off, and says what to fill in', () => {
+    const bad = { ...PLAIN_CARD, beamOff: ' ' }
+    expect(writeProgram([], bad)).toMatchObject({ ok: false, findings: [{ code: 'no-beam-off', path: 'beamOff' }] })
+    expect(readCard({ ...PLAIN_CARD, beamOn: 'M3' })).toMatchObject({
+      ok: true,
+      findings: [{ severity: 'warning', code: 'no-power' }],
+    })
+    expect(readCard({ ...PLAIN_CARD, decimals: 9 })).toMatchObject({ ok: false, findings: [{ path: 'decimals' }] })
+  })
+
+  it('turns the beam off first and last', () => {
+    const written = writeProgram([{ kind: 'line', x: 1, y: 0, feed: 5, power: 1 }], PLAIN_CARD)
+    const lines = written.ok ? written.value.trim().split('\n') : []
+    expect(lines.filter((it) => /M[35]/.test(it))).toEqual(['M5', 'M3 S1000', 'M5'])
+    expect(lines.at(-1)).toBe('M2')
+  })
+})
+
+describe('anything at all', () => {
+  const word = fc
+    .tuple(fc.constantFrom(...'GMXYZIJKRFSPNABWE#%/'), fc.double({ min: -1e4, max: 1e4, noNaN: true }))
+    .map(([l, v]) => `${l}${Number(v.toFixed(3))}`)
+  const line = fc.oneof(
+    fc.string({ maxLength: 40 }),
+    fc.array(word, { maxLength: 8 }).map((it) => it.join(' ')),
+  )
+
+  it('never throws, and every move is finite and comes from a line without an error (2,000 inputs, seed 22)', () => {
+    fc.assert(
+      fc.property(fc.array(line, { maxLength: 12 }), (lines) => {
+        const { moves, findings } = readProgram(lines.join('\n'))
+        const wrong = new Set(findings.filter((it) => it.severity === 'error').map((it) => it.line))
+        for (let i = 0; i < moves.count; i++) {
+          expect([moves.x[i], moves.y[i], moves.z[i], moves.feed[i], moves.centreA[i]].every(Number.isFinite)).toBe(true)
+          expect(wrong.has(moves.line[i])).toBe(false)
+        }
+      }),
+      { seed: 22, numRuns: 2000 },
+    )
+  })
+})

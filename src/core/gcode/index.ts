@@ -1,0 +1,5 @@
+export * from './arc'
+export * from './card'
+export * from './interpret'
+export { MOVE, SPINDLE, type MoveKind, type Moves } from './moves'
+export * from './write'

@@ -1,0 +1,224 @@
+import type { Gathered } from './findings'
+
+/** Most words that one line may hold; a line of 256 characters holds at most 128. */
+const MOST_WORDS = 128
+/** Longest line in characters. Source: NISTIR 6556, 3.3.1 (from memory). */
+const LONGEST_LINE = 256
+
+/** One line's words, used again for every line: letters as character codes, upper case. */
+export interface Block {
+  /** Counted from 1. */
+  line: number
+  count: number
+  readonly letters: Uint8Array
+  readonly values: Float64Array
+  /** Column of each letter, counted from 1. */
+  readonly columns: Uint16Array
+  /** The line began with `/`. */
+  deletable: boolean
+  /** `%` alone. */
+  percent: boolean
+  /** Something on the line could not be read; its words are not to be carried out. */
+  broken: boolean
+}
+
+export function emptyBlock(): Block {
+  return {
+    line: 0,
+    count: 0,
+    letters: new Uint8Array(MOST_WORDS),
+    values: new Float64Array(MOST_WORDS),
+    columns: new Uint16Array(MOST_WORDS),
+    deletable: false,
+    percent: false,
+    broken: false,
+  }
+}
+
+const [TAB, NEW_LINE, RETURN, BLANK, HASH, PERCENT, OPEN, CLOSE, PLUS, MINUS, POINT, SLASH, SEMICOLON, BRACKET] = [
+  9, 10, 13, 32, 35, 37, 40, 41, 43, 45, 46, 47, 59, 91,
+] as const
+
+/** Letters that begin a word. Source: NISTIR 6556, table 2 (from memory): none of E, O, U, V, W. */
+const WORD_LETTERS = new Set([...'ABCDFGHIJKLMNPQRSTXYZ'].map((it) => it.charCodeAt(0)))
+
+/** Powers of ten that divide exactly rounded numerators to exactly rounded quotients. */
+const TENS = Array.from({ length: 23 }, (_, i) => 10 ** i)
+const EXACT = 2 ** 53
+
+/** Reads a program line by line into one block. */
+export interface Scanner {
+  /** Reads the next line into the block; false at the end of the text. */
+  next(block: Block): boolean
+}
+
+/**
+ * A scanner of RS274/NGC lines. Blanks may stand anywhere outside comments, inside numbers too; case is free; comments
+ * stand in `( )` or, beyond the standard, behind `;` (common practice); `/` first marks a line that may be skipped.
+ * @param text The whole program. @param found Hears every finding with line and column; nothing is skipped in silence.
+ * Source: NISTIR 6556, 3.3 (from memory). The number reader is exact: digits are gathered as an integer under 2⁵³ and
+ * divided once by a power of ten up to 10²², which IEEE 754 rounds correctly.
+ */
+export function scanner(text: string, found: Gathered): Scanner {
+  const { length } = text
+  let at = 0
+  let line = 0
+  let lineStart = 0
+
+  function next(block: Block): boolean {
+    if (at >= length) return false
+    line++
+    lineStart = at
+    block.line = line
+    block.count = 0
+    block.deletable = false
+    block.percent = false
+    block.broken = false
+    for (;;) {
+      const code = at < length ? text.charCodeAt(at) : NEW_LINE
+      if (code === NEW_LINE) break
+      if (code === BLANK || code === TAB || code === RETURN) at++
+      else if ((code >= 65 && code <= 90) || (code >= 97 && code <= 122)) readWord(block, code & 0xdf)
+      else readOther(block, code)
+    }
+    if (at - lineStart > LONGEST_LINE) tooLong(block)
+    at++
+    return true
+  }
+
+  function readWord(block: Block, letter: number): void {
+    const start = at
+    let digits = 0
+    let decimals = -1
+    let many = 0
+    let negative = false
+    let code = NEW_LINE as number
+    // A place of its own: the loop runs for every character of the program.
+    let here = start + 1
+    for (; here < length; here++) {
+      code = text.charCodeAt(here)
+      if (code >= 48 && code <= 57) {
+        digits = digits * 10 + (code - 48)
+        many++
+        if (decimals >= 0) decimals++
+      } else if (code === POINT && decimals < 0) decimals = 0
+      else if (code === MINUS && many === 0 && decimals < 0 && !negative) negative = true
+      else if (code === PLUS && many === 0 && decimals < 0) continue
+      else if (code !== BLANK && code !== TAB) break
+    }
+    at = here
+    if (many === 0) return noNumber(block, letter, start, at < length ? code : NEW_LINE)
+    if (!WORD_LETTERS.has(letter)) {
+      const word = text.slice(start, at).trim()
+      return wrong(
+        block,
+        'unknown-letter',
+        `“${word}”: ${String.fromCharCode(letter)} is no letter of this language. Take it away, or put it in a comment.`,
+        start,
+      )
+    }
+    const value =
+      digits < EXACT && decimals <= 22 ? (decimals > 0 ? digits / TENS[decimals]! : digits) : Number(plain(start + 1, at))
+    const n = block.count
+    if (n >= MOST_WORDS) return wrong(block, 'too-many-words', `More than ${MOST_WORDS} words on one line. Break it up.`, start)
+    block.letters[n] = letter
+    block.values[n] = negative ? -value : value
+    block.columns[n] = start - lineStart + 1
+    block.count = n + 1
+  }
+
+  function plain(from: number, to: number): string {
+    return text.slice(from, to).replace(/[\s+-]/g, '')
+  }
+
+  function noNumber(block: Block, letter: number, start: number, code: number): void {
+    const name = String.fromCharCode(letter)
+    if (code === HASH || code === BRACKET) {
+      wrong(
+        block,
+        'known-not-supported',
+        `${name}: parameters (#) and expressions ([ ]) are of the standard but are not worked out here. Write the number itself.`,
+        start,
+      )
+      skipExpression()
+    } else
+      wrong(
+        block,
+        'no-number',
+        `${name} has no number behind it. Write one with at most one point and no exponent, such as ${name}12.5.`,
+        start,
+      )
+  }
+
+  /** Passes over what belongs to a parameter or expression, up to the next comment or line. */
+  function skipExpression(): void {
+    while (at < length && text.charCodeAt(at) !== NEW_LINE && text.charCodeAt(at) !== OPEN && text.charCodeAt(at) !== SEMICOLON)
+      at++
+  }
+
+  function readOther(block: Block, code: number): void {
+    if (code === OPEN) readComment(block)
+    else if (code === SEMICOLON) skipLine()
+    else if (code === SLASH && block.count === 0 && !block.deletable) {
+      block.deletable = true
+      at++
+    } else if (code === PERCENT && block.count === 0) {
+      block.percent = true
+      at++
+    } else if (code === HASH) {
+      wrong(
+        block,
+        'known-not-supported',
+        'Setting parameters (#) is of the standard but is not done here. Write the numbers themselves.',
+        at,
+      )
+      skipExpression()
+    } else {
+      const what = code === CLOSE ? 'closes a comment that never began' : 'cannot stand here'
+      wrong(
+        block,
+        'stranger',
+        `“${String.fromCodePoint(text.codePointAt(at) ?? code)}” ${what}. Take it away, or put it in a comment.`,
+        at,
+      )
+      at++
+    }
+  }
+
+  function readComment(block: Block): void {
+    const start = at
+    for (at++; at < length; at++) {
+      const code = text.charCodeAt(at)
+      if (code === CLOSE) {
+        at++
+        return
+      }
+      if (code === OPEN) wrong(block, 'nested-comment', 'Comments cannot stand inside comments. Take the inner “(” away.', at)
+      if (code === NEW_LINE) break
+    }
+    wrong(block, 'open-comment', 'This comment has no end. Close it with “)” on the same line.', start)
+  }
+
+  function skipLine(): void {
+    const end = text.indexOf('\n', at)
+    at = end < 0 ? length : end
+  }
+
+  function tooLong(block: Block): void {
+    const count = at - lineStart - (text.charCodeAt(at - 1) === RETURN ? 1 : 0)
+    if (count > LONGEST_LINE)
+      wrong(
+        block,
+        'long-line',
+        `This line has ${count} characters; ${LONGEST_LINE} are allowed. Break it up.`,
+        lineStart + LONGEST_LINE,
+      )
+  }
+
+  function wrong(block: Block, code: string, message: string, place: number): void {
+    block.broken = true
+    found.report('error', code, message, line, place - lineStart + 1)
+  }
+
+  return { next }
+}

@@ -49,6 +49,15 @@ const SHOTS: readonly {
     },
   },
   {
+    name: 'work-program',
+    act: async (page) => {
+      await demo(page)
+      await page.getByRole('link', { name: /Work/ }).click()
+      await page.getByLabel('Program file').setInputFiles('tests/fixtures/label.nc')
+      await page.getByText('Within the travel of X').waitFor()
+    },
+  },
+  {
     name: 'unbuilt',
     act: async (page) => {
       await demo(page)

@@ -11,8 +11,10 @@ import { SaveNotice } from './SaveNotice'
 import { StageRoute } from './StageRoute'
 
 const loadMotion = () => import('../screens/motion/Motion')
+const loadWork = () => import('../screens/work/Work')
 const loadUnbuilt = () => import('../screens/unbuilt/Unbuilt')
 const Motion = lazy(async () => ({ default: (await loadMotion()).Motion }))
+const Work = lazy(async () => ({ default: (await loadWork()).Work }))
 const Unbuilt = lazy(async () => ({ default: (await loadUnbuilt()).Unbuilt }))
 
 /** An open bench: nameplate above, route at the left, the stage's sheet, the foot line. */
@@ -36,19 +38,21 @@ export function BenchPage() {
         <SaveNotice />
         <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
-            {found === undefined ? (
-              <NoStage benchId={benchId} name={stage} />
-            ) : found.id === 'motion' ? (
-              <Motion />
-            ) : (
-              <Unbuilt stage={found} />
-            )}
+            <StageSheet benchId={benchId} stage={stage} />
           </Suspense>
         </Boundary>
       </main>
       <FootLine />
     </div>
   )
+}
+
+function StageSheet({ benchId, stage }: { readonly benchId: string; readonly stage: string }) {
+  const found = STAGES.find(({ id }) => id === stage)
+  if (found === undefined) return <NoStage benchId={benchId} name={stage} />
+  if (found.id === 'motion') return <Motion />
+  if (found.id === 'work') return <Work />
+  return <Unbuilt stage={found} />
 }
 
 type Opened = { readonly kind: 'opening' | 'open' } | { readonly kind: 'refused'; readonly findings: readonly Finding[] }
@@ -82,6 +86,7 @@ function useIdleWork(open: boolean): void {
     if (!open) return
     const work = (): void => {
       void loadMotion()
+      void loadWork()
       void loadUnbuilt()
       useBenchStore.setState({ worked: true })
     }

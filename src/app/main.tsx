@@ -1,4 +1,4 @@
-import '../data/zodPolicy'
+import '../core/zodPolicy'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'

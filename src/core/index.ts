@@ -1,6 +1,8 @@
 export * as units from './units'
 export * as bench from './bench'
+export * as gcode from './gcode'
 export * as motion from './motion'
+export * as planner from './planner'
 export * as optics from './optics'
 export * as safety from './safety'
 export * as document from './document'

@@ -191,15 +191,7 @@ test('files that are broken, foreign or newer are refused with words, and an old
 test('a file is opened by dropping it on the window, beside the bench it came from', async ({ bench, page }) => {
   await bench.openDemo()
   const bytes = await bench.exportBench()
-  const transfer = await page.evaluateHandle(
-    (data) => {
-      const it = new DataTransfer()
-      it.items.add(new File([new Uint8Array(data)], 'heron.bench.zip'))
-      return it
-    },
-    [...bytes],
-  )
-  await page.dispatchEvent('body', 'drop', { dataTransfer: transfer })
+  await bench.dropFile('heron.bench.zip', bytes)
   await expect(page.getByText('Heron (from file)')).toBeVisible()
   await expect(page.getByText('opened as a copy')).toBeVisible()
 })

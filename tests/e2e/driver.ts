@@ -126,6 +126,30 @@ export class Driver {
     await this.page.getByLabel('Bench file').setInputFiles({ name, mimeType: 'application/zip', buffer })
   }
 
+  /** Drops a file on the window. */
+  async dropFile(name: string, buffer: Buffer): Promise<void> {
+    const given = { name, data: [...buffer] }
+    const transfer = await this.page.evaluateHandle((file) => {
+      const it = new DataTransfer()
+      it.items.add(new File([new Uint8Array(file.data)], file.name))
+      return it
+    }, given)
+    await this.page.dispatchEvent('body', 'drop', { dataTransfer: transfer })
+  }
+
+  /** Share of a plate's picture that is drawn in ember: red well above blue, and opaque. */
+  async emberShare(): Promise<number> {
+    return this.page.locator('canvas').evaluate((node: HTMLCanvasElement) => {
+      const copy = new OffscreenCanvas(node.width, node.height)
+      const pen = copy.getContext('2d')
+      pen?.drawImage(node, 0, 0)
+      const { data } = pen?.getImageData(0, 0, node.width, node.height) ?? { data: [] }
+      let ember = 0
+      for (let i = 0; i < data.length; i += 4) if ((data[i + 3] ?? 0) > 100 && (data[i] ?? 0) > (data[i + 2] ?? 0) + 90) ember++
+      return ember / (data.length / 4)
+    })
+  }
+
   async deleteFromList(name: string): Promise<void> {
     await this.visit()
     await this.page.getByRole('button', { name: `Delete “${name}” …` }).click()

@@ -1,5 +1,6 @@
 export * from './bench'
 export * from './catalogue'
+export * from './limits'
 export * from './migrations'
 export * from './stages'
 export * from './template'

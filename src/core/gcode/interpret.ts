@@ -147,9 +147,9 @@ function sortWords(block: Block, words: Words, found: Gathered): boolean {
   words.offset = NONE
   let mWords = 0
   for (let i = 0; i < block.count; i++) {
-    const letter = block.letters[i]!
-    const given = block.values[i]!
-    const column = block.columns[i]!
+    const letter = block.letters[i] as number
+    const given = block.values[i] as number
+    const column = block.columns[i] as number
     if (letter === W_G || letter === W_M) {
       if (letter === W_M && ++mWords > 4)
         found.report('error', 'too-many-m', 'More than four M words on one line. Put the others on the next.', block.line, column)
@@ -192,7 +192,7 @@ function sortCode(letter: number, value: number, column: number, block: Block, w
     else words.offset = code
   } else {
     const group = groupOf(known.group)
-    const both = words.code[group]!
+    const both = words.code[group] as number
     const coolantPair = group === COOLANT && both !== 90 && code !== 90 && both !== code
     if (both !== NONE && !coolantPair) twice(letter, value, column, known.group, block, found)
     words.code[group] = code
@@ -226,28 +226,28 @@ function twice(letter: number, value: number, column: number, group: Group, bloc
 /** Carries out a line in the standard's order. @returns Whether it ended the program. */
 function carryOut(block: Block, words: Words, modal: Modal, moves: MoveWriter, found: Gathered): boolean {
   const { value, code } = words
-  const units = code[UNITS]!
+  const units = code[UNITS] as number
   if (units !== NONE) modal.unit = units === 200 ? MM_PER_INCH : 1
-  if (!Number.isNaN(value[W_F]!)) modal.feed = (value[W_F]! * modal.unit) / 60
-  if (!Number.isNaN(value[W_S]!)) modal.s = value[W_S]!
-  const spindle = code[SPINDLE_GROUP]!
+  if (!Number.isNaN(value[W_F])) modal.feed = ((value[W_F] as number) * modal.unit) / 60
+  if (!Number.isNaN(value[W_S])) modal.s = value[W_S] as number
+  const spindle = code[SPINDLE_GROUP] as number
   if (spindle !== NONE)
     modal.spindle = spindle === 50 ? SPINDLE.off : spindle === 30 ? SPINDLE.clockwise : SPINDLE.counterClockwise
   if (words.dwell) dwell(block, words, modal, moves, found)
-  const plane = code[PLANE]!
+  const plane = code[PLANE] as number
   if (plane !== NONE) modal.plane = (plane / 10) as Modal['plane']
-  const distance = code[DISTANCE]!
+  const distance = code[DISTANCE] as number
   if (distance !== NONE) modal.absolute = distance === 900
   if (words.offset !== NONE) setOffset(block, words, modal, found)
-  const motion = code[MOTION]!
+  const motion = code[MOTION] as number
   if (motion !== NONE) modal.motion = motion
   if (words.offset === NONE) move(block, words, modal, moves, found, motion !== NONE)
-  const stop = code[STOP]!
+  const stop = code[STOP] as number
   return stop === 20 || stop === 300
 }
 
 function dwell(block: Block, { value, column }: Words, modal: Modal, moves: MoveWriter, found: Gathered): void {
-  const seconds = value[W_P]!
+  const seconds = value[W_P] as number
   if (Number.isNaN(seconds)) {
     found.report(
       'error',
@@ -263,7 +263,7 @@ function dwell(block: Block, { value, column }: Words, modal: Modal, moves: Move
 
 function setOffset(block: Block, { value, offset }: Words, modal: Modal, found: Gathered): void {
   if (offset === 920) {
-    const given = [A_X, A_Y, A_Z].map((axis) => value[axis]!)
+    const given = [A_X, A_Y, A_Z].map((axis) => value[axis] as number)
     if (given.every(Number.isNaN)) {
       found.report(
         'error',
@@ -277,7 +277,7 @@ function setOffset(block: Block, { value, offset }: Words, modal: Modal, found: 
     // The present place gets the coordinates given; the moves themselves stay where they are on the work.
     const here = [modal.x, modal.y, modal.z]
     modal.offset = given.map((it, i) =>
-      Number.isNaN(it) ? modal.offset[i]! : here[i]! - it * modal.unit,
+      Number.isNaN(it) ? (modal.offset[i] as number) : (here[i] as number) - it * modal.unit,
     ) as unknown as Modal['offset']
     modal.suspended = modal.offset
   } else if (offset === 921) {
@@ -288,7 +288,7 @@ function setOffset(block: Block, { value, offset }: Words, modal: Modal, found: 
 
 function move(block: Block, words: Words, modal: Modal, moves: MoveWriter, found: Gathered, named: boolean): void {
   const { value } = words
-  const [gx, gy, gz] = [value[A_X]!, value[A_Y]!, value[A_Z]!]
+  const [gx, gy, gz] = [value[A_X] as number, value[A_Y] as number, value[A_Z] as number]
   // NaN is the one value that differs from itself: no axis word stands on the line.
   const axes = gx === gx || gy === gy || gz === gz
   const { motion } = modal
@@ -316,7 +316,7 @@ function move(block: Block, words: Words, modal: Modal, moves: MoveWriter, found
   if (arc) {
     const read = arcCentre(
       { plane: modal.plane, clockwise: motion === 20, from: [modal.x, modal.y, modal.z], to: [x, y, z], unit: modal.unit },
-      { i: value[W_I]!, j: value[W_J]!, k: value[W_K]!, r: value[W_R]! },
+      { i: value[W_I] as number, j: value[W_J] as number, k: value[W_K] as number, r: value[W_R] as number },
     )
     if (typeof read === 'string') return found.report('error', 'arc', read, block.line, 1)
     centre = read
@@ -324,7 +324,7 @@ function move(block: Block, words: Words, modal: Modal, moves: MoveWriter, found
   modal.x = x
   modal.y = y
   modal.z = z
-  write(moves, block.line, modal, KIND[motion / 10]!, motion === 0 ? 0 : modal.feed, centre[0], centre[1])
+  write(moves, block.line, modal, KIND[motion / 10] as number, motion === 0 ? 0 : modal.feed, centre[0], centre[1])
 }
 
 const NOWHERE = [0, 0] as const

@@ -66,6 +66,6 @@ function columnsOf(size: number): Moves {
 
 function grown(columns: Moves): Moves {
   const next = columnsOf(columns.kind.length * 2)
-  for (const key of KEYS) (next[key] as Float64Array).set(columns[key] as Float64Array)
+  for (const key of KEYS) (next[key] as Float64Array).set(columns[key])
   return next
 }

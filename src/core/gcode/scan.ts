@@ -22,6 +22,7 @@ export interface Block {
   broken: boolean
 }
 
+/** A block to read lines into. */
 export function emptyBlock(): Block {
   return {
     line: 0,
@@ -40,7 +41,7 @@ const [TAB, NEW_LINE, RETURN, BLANK, HASH, PERCENT, OPEN, CLOSE, PLUS, MINUS, PO
 ] as const
 
 /** Letters that begin a word. Source: NISTIR 6556, table 2 (from memory): none of E, O, U, V, W. */
-const WORD_LETTERS = new Set([...'ABCDFGHIJKLMNPQRSTXYZ'].map((it) => it.charCodeAt(0)))
+const WORD_LETTERS = new Set(Array.from('ABCDFGHIJKLMNPQRSTXYZ', (it) => it.charCodeAt(0)))
 
 /** Powers of ten that divide exactly rounded numerators to exactly rounded quotients. */
 const TENS = Array.from({ length: 23 }, (_, i) => 10 ** i)
@@ -118,7 +119,11 @@ export function scanner(text: string, found: Gathered): Scanner {
       )
     }
     const value =
-      digits < EXACT && decimals <= 22 ? (decimals > 0 ? digits / TENS[decimals]! : digits) : Number(plain(start + 1, at))
+      digits < EXACT && decimals <= 22
+        ? decimals > 0
+          ? digits / (TENS[decimals] as number)
+          : digits
+        : Number(plain(start + 1, at))
     const n = block.count
     if (n >= MOST_WORDS) return wrong(block, 'too-many-words', `More than ${MOST_WORDS} words on one line. Break it up.`, start)
     block.letters[n] = letter

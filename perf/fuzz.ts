@@ -1,0 +1,41 @@
+/** npm run fuzz [count]: random programs through reader and planner; the seed is printed, a failure stops it. */
+import fc from 'fast-check'
+import { readProgram } from '../src/core/gcode'
+import { planMoves, provePlan } from '../src/core/planner'
+
+const count = Number(process.argv[2] ?? 200_000)
+const seed = Number(process.env['SEED'] ?? Math.floor(Math.random() * 2 ** 31))
+console.log(`${count} programs, seed ${seed}`)
+
+const word = fc.tuple(
+  fc.constantFrom(...Array.from('GGGMXYZIJKRFSPNABWE#%/([')),
+  fc.double({ min: -1000, max: 1000, noNaN: true }),
+)
+const move = fc.tuple(
+  fc.constantFrom(0, 1, 2, 3),
+  fc.integer({ min: 0, max: 400 }),
+  fc.integer({ min: 0, max: 300 }),
+  fc.integer({ min: 1, max: 50 }),
+)
+const line = fc.oneof(
+  fc.string({ maxLength: 30 }),
+  fc
+    .array(
+      word.map(([l, v]) => `${l}${Number(v.toFixed(2))}`),
+      { maxLength: 6 },
+    )
+    .map((it) => it.join('')),
+  move.map(([g, x, y, r]) => `G${g} X${x} Y${y}${g > 1 ? ` R${r * 10}` : ''} F${r * 60}`),
+)
+const axis = { speed: 200, acceleration: 800 }
+const limits = { x: axis, y: axis, z: axis, deviation: 0.01 }
+
+fc.assert(
+  fc.property(fc.array(line, { maxLength: 10 }), (lines) => {
+    const { moves } = readProgram(lines.join('\n'))
+    const breaches = provePlan(moves, planMoves(moves, limits), limits)
+    return breaches.length === 0
+  }),
+  { seed, numRuns: count },
+)
+console.log('no program made it throw, and no plan broke a limit')

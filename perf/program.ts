@@ -1,0 +1,94 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from '../scripts/chromium'
+import { serveBuild } from '../scripts/serveBuild'
+import { readProgram } from '../src/core/gcode'
+import { planMoves } from '../src/core/planner'
+import { median } from './engine'
+
+const BLOCKS = 1_000_000
+
+/** A fixed program of a million blocks with coordinates, power and feed. */
+export function millionBlocks(): string {
+  const lines = ['G21 G90', 'M3', 'F1200']
+  for (let i = 0; i < BLOCKS; i++)
+    lines.push(`G1 X${((i * 0.137) % 430).toFixed(3)} Y${((i * 0.071) % 310).toFixed(3)} S${i % 1000}`)
+  lines.push('M2', '')
+  return lines.join('\n')
+}
+
+/** What splitting and parsing alone takes: the baseline. */
+function naive(text: string): number {
+  let s = 0
+  for (const l of text.split('\n')) for (const w of l.split(' ')) s += parseFloat(w.slice(1))
+  return s
+}
+
+export interface ProgramTimes {
+  readonly read: number
+  readonly readAndPlan: number
+  readonly peakMegabytes: number
+}
+
+/** Ratios of reading, and of reading and planning, to the baseline of the same run. */
+export function timeProgram(runs: number): ProgramTimes {
+  const text = millionBlocks()
+  const axis = { speed: 300, acceleration: 1000 }
+  const limits = { x: axis, y: axis, z: axis, deviation: 0.01 }
+  const read: number[] = []
+  const both: number[] = []
+  let peak = 0
+  for (let run = 0; run < runs; run++) {
+    const base = timed(() => naive(text))
+    const start = performance.now()
+    const { moves } = readProgram(text)
+    const reading = performance.now() - start
+    const plan = planMoves(moves, limits)
+    read.push(reading / base)
+    both.push((performance.now() - start) / base)
+    if (plan.count !== BLOCKS) throw new Error(`${plan.count} moves instead of ${BLOCKS}`)
+    peak = Math.max(peak, process.memoryUsage().rss / 1e6)
+  }
+  return { read: median(read), readAndPlan: median(both), peakMegabytes: peak }
+}
+
+function timed(act: () => unknown): number {
+  const start = performance.now()
+  act()
+  return performance.now() - start
+}
+
+/** Longest task of the page's own frame, ms, while a million blocks are read and drawn; median of several visits. */
+export async function longestTask(runs: number): Promise<number> {
+  const file = join(mkdtempSync(join(tmpdir(), 'fine-kerf-')), 'million.nc')
+  writeFileSync(file, millionBlocks())
+  const { home, close } = await serveBuild()
+  const browser = await chromium.launch(CHROMIUM)
+  const longest: number[] = []
+  try {
+    for (let run = 0; run < runs; run++) {
+      const page = await browser.newPage()
+      await page.goto(home)
+      await page.getByRole('button', { name: 'Open the demo bench' }).click()
+      await page.getByRole('link', { name: /Work/ }).click()
+      await page.getByRole('button', { name: 'Choose a program' }).waitFor()
+      await page.waitForTimeout(1500)
+      await page.evaluate(() => {
+        const seen: number[] = []
+        Object.assign(window, { longTasks: seen })
+        new PerformanceObserver((list) => seen.push(...list.getEntries().map((it) => it.duration))).observe({ type: 'longtask' })
+      })
+      await page.getByLabel('Program file').setInputFiles(file)
+      await page.getByText('Within the travel of X').waitFor({ timeout: 120_000 })
+      await page.waitForTimeout(6000)
+      longest.push(Math.max(0, ...(await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks))))
+      await page.close()
+    }
+  } finally {
+    await browser.close()
+    close()
+  }
+  return median(longest)
+}

@@ -1,0 +1,5 @@
+export * from './geometry'
+export * from './plan'
+export * from './prove'
+export * from './single'
+export * from './survey'

@@ -1,0 +1,166 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { readProgram } from '../gcode'
+import { cornerSpeed, fitsTravel, moveTime, planMoves, provePlan, scanTime, surveyProgram, type Limits } from '.'
+
+const limits = (speed = 300, acceleration = 1000, deviation = 0.01): Limits => {
+  const axis = { speed, acceleration }
+  return { x: axis, y: axis, z: axis, deviation }
+}
+const planned = (text: string, by = limits()) => {
+  const { moves } = readProgram(text)
+  return { moves, plan: planMoves(moves, by) }
+}
+
+describe('single moves (uniformly accelerated motion)', () => {
+  it.each([
+    [100, 1.1],
+    [5, 0.1414],
+    [10, 0.2],
+  ])('%d mm at 100 mm/s, 1000 mm/s²: %d s', (length, seconds) => {
+    expect(moveTime(length, 100, 1000)).toBeCloseTo(seconds, 4)
+    expect(planned(`G1 X${length} F6000`).plan.totalSeconds).toBeCloseTo(seconds, 4)
+  })
+
+  it('corner speeds: 10 µm at 90° and 135° (geometry)', () => {
+    expect(cornerSpeed(1000, 0.01, Math.PI / 2, Infinity)).toBeCloseTo(4.91, 2)
+    expect(cornerSpeed(1000, 0.01, (3 * Math.PI) / 4, Infinity)).toBeCloseTo(11.02, 2)
+    expect(cornerSpeed(1000, 0.01, Math.PI, 1)).toBe(Infinity)
+    expect(cornerSpeed(1000, 0.01, 0, 1)).toBe(0)
+  })
+
+  it('1000 lines of 100 mm at 100 mm/s and 1000 mm/s²: 1200 s', () => {
+    expect(scanTime({ lines: 1000, width: 100, speed: 100, acceleration: 1000, stepSeconds: 0 })).toBe(1200)
+  })
+})
+
+describe('look-ahead over the whole program', () => {
+  it('1,000 collinear blocks take one block’s time', () => {
+    const blocks = Array.from({ length: 1000 }, (_, i) => `X${(i + 1) * 0.4} Y${(i + 1) * 0.3}`).join('\n')
+    const { plan } = planned(`G1 F6000 ${blocks}`)
+    // X takes part with 0.8 of the way, so 1000 mm/s² of X are 1250 mm/s² along it.
+    expect(plan.totalSeconds / moveTime(500, 100, 1250)).toBeCloseTo(1, 3)
+  })
+
+  it.each([
+    [5, 400],
+    [20, 1000],
+    [40, 3000],
+  ])('a circle of %d mm in %d chords runs at √(a·r)', (radius, chords) => {
+    const point = (i: number): string =>
+      `X${(radius * Math.cos((2 * Math.PI * i) / chords)).toFixed(6)} Y${(radius * Math.sin((2 * Math.PI * i) / chords)).toFixed(6)}`
+    const { plan } = planned(
+      `G0 ${point(0)}\nG1 F60000 ${point(1)}\n${Array.from({ length: 3 * chords }, (_, i) => point(i + 2)).join('\n')}`,
+    )
+    const middle = plan.peak.slice(chords, 2 * chords)
+    const mean = middle.reduce((sum, it) => sum + it, 0) / middle.length
+    expect(mean / Math.sqrt(1000 * radius)).toBeGreaterThan(0.98)
+    expect(mean / Math.sqrt(1000 * radius)).toBeLessThan(1.02)
+  })
+
+  it('stops for a wait, turns back only from rest, and keeps each axis’s own limits', () => {
+    const { plan } = planned('G1 F6000 X50\nG4 P0.5\nX100\nX0')
+    expect([plan.exit[0], plan.entry[2], plan.exit[2], plan.seconds[1]]).toEqual([0, 0, 0, 0.5])
+    const slowY: Limits = { ...limits(), y: { speed: 10, acceleration: 100 } }
+    expect(planned('G0 X30 Y40', slowY).plan.peak[0]).toBeCloseTo(12.5, 9) // 10 mm/s along Y at 0.8 of the way
+  })
+
+  it('measures an arc along its way, and takes a whole turn where both ends are one', () => {
+    const { plan } = planned('G0 X10\nG3 X-10 I-10 F600\nG2 I5')
+    expect(plan.length[1]).toBeCloseTo(10 * Math.PI, 9)
+    expect(plan.length[2]).toBeCloseTo(10 * Math.PI, 9)
+  })
+
+  it('refuses limits that are none', () => {
+    expect(() => planned('G0 X1', limits(0))).toThrow('x.speed')
+    expect(() => planned('G0 X1', limits(1, 1, Number.NaN))).toThrow('deviation')
+  })
+})
+
+describe('limits (property-based, seed 31)', () => {
+  const coordinate = fc.integer({ min: 0, max: 4000 }).map((it) => it / 20)
+  const line = fc.oneof(
+    fc.tuple(coordinate, coordinate).map(([x, y]) => `G1 X${x} Y${y}`),
+    fc.tuple(coordinate, coordinate).map(([x, y]) => `G0 X${x} Y${y}`),
+    fc
+      .tuple(fc.integer({ min: 1, max: 40 }), fc.boolean())
+      .map(([r, way]) => `G91 ${way ? 'G2' : 'G3'} X${r} Y${r} I${r} J0\nG90`),
+    fc.integer({ min: 0, max: 30 }).map((z) => `G1 Z${z}`),
+    fc.integer({ min: 1, max: 20_000 }).map((f) => `F${f}`),
+    fc.constant('G4 P0.1'),
+  )
+  const axis = fc.record({ speed: fc.integer({ min: 1, max: 500 }), acceleration: fc.integer({ min: 10, max: 5000 }) })
+  const machine = fc.record({ x: axis, y: axis, z: axis, deviation: fc.constantFrom(0, 0.005, 0.05) })
+
+  /** Speed of an axis at a moment, from the trapezoid alone. */
+  function speedAt(plan: ReturnType<typeof planMoves>, i: number, share: number): number {
+    const t = share * plan.seconds[i]!
+    const [u, v, w, a] = [plan.entry[i]!, plan.peak[i]!, plan.exit[i]!, plan.acceleration[i]!]
+    return Math.min(u + a * t, v, w + a * (plan.seconds[i]! - t))
+  }
+
+  it('no sample is above any axis limit, no speed jumps, and the way adds up', () => {
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 1, maxLength: 30 }), machine, (lines, by) => {
+        const { moves, plan } = planned(`F3000\n${lines.join('\n')}`, by)
+        expect(provePlan(moves, plan, by)).toEqual([])
+        for (let i = 0; i < plan.count; i++) {
+          if (plan.length[i] === 0) continue
+          const samples = 64
+          const speeds = Array.from({ length: samples }, (_, k) => speedAt(plan, i, (k + 0.5) / samples))
+          const way = (speeds.reduce((sum, it) => sum + it, 0) / samples) * plan.seconds[i]!
+          expect(way / plan.length[i]!).toBeGreaterThan(0.97)
+          expect(way / plan.length[i]!).toBeLessThan(1.03)
+          const most = Math.hypot(by.x.speed, by.y.speed, by.z.speed)
+          expect(Math.max(...speeds)).toBeLessThanOrEqual(most * (1 + 1e-9))
+        }
+      }),
+      { seed: 31, numRuns: 300 },
+    )
+  })
+
+  it('the proof itself finds a plan that was made faster than it may be', () => {
+    const { moves, plan } = planned('G1 X100 F3000')
+    plan.peak[0] = 400
+    plan.acceleration[0] = 5000
+    expect(provePlan(moves, plan, limits()).map((it) => `${it.what} ${it.axis}`)).toEqual(['speed x', 'acceleration x'])
+  })
+})
+
+describe('what a program will do', () => {
+  it('adds up way, time and what is burnt; a rapid move and a spindle at S0 are dark', () => {
+    const survey = surveyProgram('G0 X10\nM3 S500 F6000\nG1 X110\nS0\nX120\nS900\nG0 X0\nM2', limits())
+    expect(survey).toMatchObject({
+      lines: 8,
+      moves: 4,
+      errorCount: 0,
+      burntLength: 100,
+      wayLength: 240,
+      highestS: 500,
+      topBurningSpeed: 100,
+    })
+    expect(survey.bounds).toMatchObject({ minX: 0, maxX: 120 })
+    expect(survey.burntBounds).toMatchObject({ minX: 10, maxX: 110 })
+    expect(survey.seconds).toBeGreaterThan(survey.burntSeconds)
+  })
+
+  it('takes the bulge of an arc into the bounds, and draws it close to its circle', () => {
+    const { bounds, drawing } = surveyProgram('G0 X10\nG3 X10 Y0 I10 F600\nM2', null)
+    expect([bounds?.minX, bounds?.maxX, bounds?.minY, bounds?.maxY].map((it) => Math.round((it ?? 0) * 10) / 10)).toEqual([
+      0, 30, -10, 10,
+    ])
+    const off = Array.from(drawing.x, (x, i) => (i < 2 ? 0 : Math.abs(Math.hypot(x - 20, drawing.y[i]!) - 10)))
+    expect(Math.max(...off)).toBeLessThan(1e-4)
+  })
+
+  it.each([
+    [0, 400, 430, 0.5, 'good'],
+    [0, 429.8, 430, 0.5, 'unknown'],
+    [0, 430.3, 430, 0.5, 'unknown'],
+    [0, 431, 430, 0.5, 'stop'],
+    [-0.1, 400, 430, 0.5, 'stop'],
+    [0, 430, 430, 0, 'good'],
+  ] as const)('%d to %d in a travel of %d ± %d: %s', (min, max, travel, expanded, mark) => {
+    expect(fitsTravel(min, max, travel, expanded)).toBe(mark)
+  })
+})

@@ -1,0 +1,174 @@
+import { MOVE, PLANE_AXES, readProgram, SPINDLE, type Moves, type Program, type ReadOptions } from '../gcode'
+import type { Finding } from '../units'
+import { pathsOf } from './geometry'
+import { planMoves, type Limits, type TimedPlan } from './plan'
+
+/** A box around something, mm of the work's coordinates. */
+export interface Bounds {
+  readonly minX: number
+  readonly maxX: number
+  readonly minY: number
+  readonly maxY: number
+  readonly minZ: number
+  readonly maxZ: number
+}
+
+/** What a program will do on a machine. */
+export interface Survey {
+  readonly lines: number
+  readonly moves: number
+  readonly findings: readonly Finding[]
+  readonly findingCount: number
+  readonly errorCount: number
+  /** Of all moves, and of those with the beam on; null where there are none. */
+  readonly bounds: Bounds | null
+  readonly burntBounds: Bounds | null
+  readonly seconds: number
+  /** mm. */
+  readonly wayLength: number
+  readonly burntLength: number
+  readonly burntSeconds: number
+  /** Highest speed that is really reached, mm/s, and with the beam on. */
+  readonly topSpeed: number
+  readonly topBurningSpeed: number
+  readonly highestS: number
+  readonly drawing: Drawing
+}
+
+/** The way of the head as points in order; `lit` of a point says whether the beam is on on the way to it. */
+export interface Drawing {
+  readonly x: Float32Array
+  readonly y: Float32Array
+  readonly lit: Uint8Array
+}
+
+/** Largest distance between an arc and the chords that are drawn for it, mm. */
+const CHORD_ERROR = 0.02
+
+/**
+ * Reads a program and says what it will do: findings, bounds, time, what is burnt.
+ * The beam counts as on while the spindle turns, S is above 0 and the move is not a rapid one: that is common practice
+ * and not in the standard; an output card may say otherwise.
+ * @param limits Of the machine; null where they are not known: then no time is worked (0).
+ */
+export function surveyProgram(text: string, limits: Limits | null, options: ReadOptions = {}): Survey {
+  const program = readProgram(text, options)
+  const { moves } = program
+  const plan = limits === null ? null : planMoves(moves, limits)
+  return { ...summary(program), ...sums(moves, plan), drawing: drawingOf(moves) }
+}
+
+function summary({ lines, moves, findings, findingCount, errorCount }: Program) {
+  return { lines, moves: moves.count, findings, findingCount, errorCount }
+}
+
+/** Whether the beam is on in a move (common practice, see `surveyProgram`). */
+export function isLit(moves: Moves, i: number): boolean {
+  const kind = moves.kind[i]
+  return kind !== MOVE.rapid && kind !== MOVE.dwell && moves.spindle[i] !== SPINDLE.off && (moves.s[i] as number) > 0
+}
+
+function sums(moves: Moves, plan: TimedPlan | null) {
+  const lengths = plan?.length ?? pathsOf(moves).length
+  const total = { wayLength: 0, burntLength: 0, burntSeconds: 0, topSpeed: 0, topBurningSpeed: 0, highestS: 0 }
+  let bounds: Bounds | null = null
+  let burntBounds: Bounds | null = null
+  let from: readonly [number, number, number] = [0, 0, 0]
+  for (let i = 0; i < moves.count; i++) {
+    const to = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number] as const
+    const length = lengths[i] as number
+    const lit = isLit(moves, i)
+    if (length > 0) {
+      bounds = stretched(stretched(bounds, from), to)
+      if (lit) burntBounds = stretched(stretched(burntBounds, from), to)
+      for (const point of extremes(moves, i, from)) {
+        bounds = stretched(bounds, point)
+        if (lit) burntBounds = stretched(burntBounds, point)
+      }
+    }
+    const peak = length > 0 ? (plan?.peak[i] ?? 0) : 0
+    total.wayLength += length
+    total.topSpeed = Math.max(total.topSpeed, peak)
+    if (lit) {
+      total.burntLength += length
+      total.burntSeconds += plan?.seconds[i] ?? 0
+      total.topBurningSpeed = Math.max(total.topBurningSpeed, peak)
+      total.highestS = Math.max(total.highestS, moves.s[i] as number)
+    }
+    from = to
+  }
+  return { bounds, burntBounds, seconds: plan?.totalSeconds ?? 0, ...total }
+}
+
+function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, number]): Bounds {
+  if (box === null) return { minX: x, maxX: x, minY: y, maxY: y, minZ: z, maxZ: z }
+  if (x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY && z >= box.minZ && z <= box.maxZ) return box
+  return {
+    minX: Math.min(box.minX, x),
+    maxX: Math.max(box.maxX, x),
+    minY: Math.min(box.minY, y),
+    maxY: Math.max(box.maxY, y),
+    minZ: Math.min(box.minZ, z),
+    maxZ: Math.max(box.maxZ, z),
+  }
+}
+
+type Point = readonly [number, number, number]
+
+/** Points of an arc between its ends, close enough that chords stand for it; none for a straight move. */
+function* extremes(moves: Moves, i: number, from: Point): Generator<Point> {
+  const kind = moves.kind[i]
+  if (kind !== MOVE.clockwise && kind !== MOVE.counterClockwise) return
+  const plane = moves.plane[i] as 17 | 18 | 19
+  const [a, b] = PLANE_AXES[plane]
+  const third = (3 - a - b) as 0 | 1 | 2
+  const to: Point = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
+  const [ca, cb] = [moves.centreA[i] as number, moves.centreB[i] as number]
+  const way = kind === MOVE.clockwise ? -1 : 1
+  const start = Math.atan2(from[b] - cb, from[a] - ca)
+  const end = Math.atan2(to[b] - cb, to[a] - ca)
+  const turn = 2 * Math.PI
+  const raw = ((((end - start) * way) % turn) + turn) % turn
+  const swept = raw < 1e-9 ? turn : raw
+  const radius = Math.hypot(from[a] - ca, from[b] - cb)
+  const chords = Math.min(
+    720,
+    Math.max(8, Math.ceil(swept / (2 * Math.acos(Math.max(0, 1 - CHORD_ERROR / Math.max(radius, CHORD_ERROR)))))),
+  )
+  for (let k = 1; k < chords; k++) {
+    const angle = start + (way * swept * k) / chords
+    const point: [number, number, number] = [0, 0, 0]
+    point[a] = ca + radius * Math.cos(angle)
+    point[b] = cb + radius * Math.sin(angle)
+    point[third] = from[third] + ((to[third] - from[third]) * k) / chords
+    yield point
+  }
+}
+
+function drawingOf(moves: Moves): Drawing {
+  let size = moves.count + 1
+  for (let i = 0; i < moves.count; i++)
+    if (moves.kind[i] === MOVE.clockwise || moves.kind[i] === MOVE.counterClockwise) size += 720
+  const drawing = { x: new Float32Array(size), y: new Float32Array(size), lit: new Uint8Array(size) }
+  let n = 1
+  let from: Point = [0, 0, 0]
+  const add = (x: number, y: number, lit: number): void => {
+    drawing.x[n] = x
+    drawing.y[n] = y
+    drawing.lit[n++] = lit
+  }
+  for (let i = 0; i < moves.count; i++) {
+    const lit = isLit(moves, i) ? 1 : 0
+    for (const [x, y] of extremes(moves, i, from)) add(x, y, lit)
+    from = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
+    add(from[0], from[1], lit)
+  }
+  return { x: drawing.x.slice(0, n), y: drawing.y.slice(0, n), lit: drawing.lit.slice(0, n) }
+}
+
+/** Whether a stretch from `min` to `max` stays within a travel that is known to ± `expanded`. */
+export function fitsTravel(min: number, max: number, travel: number, expanded: number): 'good' | 'stop' | 'unknown' {
+  const over = max - travel
+  if (min < -1e-9 || over > expanded) return 'stop'
+  return over <= -expanded ? 'good' : 'unknown'
+}

@@ -1,0 +1,113 @@
+import { useEffect, useRef } from 'react'
+import { axisIds, type Bench } from '../../core/document'
+import { drawProgram, useBenchStore, useSettings, type ProgramSummary } from '../../state'
+import { CENTRE_LINE, Plate, ScaleBar, usePlateFrame, type Extent } from '../../ui'
+
+const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
+
+/** What the program burns, to scale, on the travel of the machine: ember where the beam is on, thin where it is not. */
+export function ProgramPlate({ survey }: { readonly survey: ProgramSummary }) {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  const travel = travelOf(bench)
+  return (
+    <Plate
+      title="What the program does"
+      extent={extentOf(survey, travel)}
+      margins={MARGINS}
+      className="keep-together mt-1 h-[clamp(260px,min(60vh,90vw),680px)] shrink-0 print:h-[420px]"
+      drawing={<Travel travel={travel} />}
+      fields={<Path survey={survey} />}
+    />
+  )
+}
+
+interface Travel {
+  readonly x: number | null
+  readonly y: number | null
+}
+
+function travelOf(bench: Bench): Travel {
+  const of = (letter: string): number | null => {
+    const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
+    return id === undefined ? null : (bench.motion.axes[id]?.travel.value ?? null)
+  }
+  return { x: of('X'), y: of('Y') }
+}
+
+function extentOf({ bounds }: ProgramSummary, { x, y }: Travel): Extent {
+  const box = {
+    left: Math.min(0, bounds?.minX ?? 0),
+    right: Math.max(x ?? 0, bounds?.maxX ?? 0),
+    bottom: Math.min(0, bounds?.minY ?? 0),
+    top: Math.max(y ?? 0, bounds?.maxY ?? 0),
+  }
+  return { ...box, right: Math.max(box.right, box.left + 1), top: Math.max(box.top, box.bottom + 1) }
+}
+
+function Travel({ travel: { x, y } }: { readonly travel: Travel }) {
+  const frame = usePlateFrame()
+  return (
+    <>
+      {x !== null && y !== null && (
+        <rect
+          x={frame.x(0)}
+          y={frame.y(y)}
+          width={x * frame.scale}
+          height={y * frame.scale}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1"
+          strokeDasharray={CENTRE_LINE}
+        />
+      )}
+      <path d={`M${frame.x(0)} ${frame.y(0)}h18M${frame.x(0)} ${frame.y(0)}v-18`} stroke="var(--ink)" strokeWidth="1.6" />
+      {frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
+    </>
+  )
+}
+
+/** The path, drawn away from the page and laid in as one picture. */
+function Path({ survey }: { readonly survey: ProgramSummary }) {
+  const { width, height, scale, x, y } = usePlateFrame()
+  const [originX, originY] = [x(0), y(0)]
+  const theme = useSettings((it) => it.theme)
+  const canvas = useRef<HTMLCanvasElement>(null)
+  useEffect(() => {
+    const node = canvas.current
+    if (node === null) return
+    let here = true
+    const style = getComputedStyle(node)
+    const colour = (name: string): string => {
+      node.style.color = `var(${name})`
+      return style.color
+    }
+    const view = {
+      width,
+      height,
+      scale,
+      originX,
+      originY,
+      density: devicePixelRatio,
+      dark: colour('--second'),
+      lit: colour('--ember'),
+    }
+    void drawProgram(view).then((picture) => {
+      if (!here || picture === null) return
+      node.width = picture.width
+      node.height = picture.height
+      node.getContext('bitmaprenderer')?.transferFromImageBitmap(picture)
+    })
+    return () => {
+      here = false
+    }
+  }, [survey, width, height, scale, originX, originY, theme])
+  return (
+    <canvas
+      ref={canvas}
+      className="pointer-events-none absolute inset-0 h-full w-full"
+      role="img"
+      aria-label="The way of the head, ember where the beam is on"
+    />
+  )
+}

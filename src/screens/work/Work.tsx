@@ -1,0 +1,278 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { getAt, isFact, standardUncertainty } from '../../core/bench'
+import { axisIds, machineLimits, type Bench } from '../../core/document'
+import { fitsTravel, type Limits } from '../../core/planner'
+import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
+import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
+import { FactLink, Findings, Panel, Sheet, useUnits, VerdictMark } from '../../ui'
+import { ProgramPlate } from './ProgramPlate'
+
+/** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
+export function Work() {
+  const { name, reading, survey, refusal } = useProgram()
+  const bench = useBenchStore((it) => it.bench)
+  useReworkedLimits(bench)
+  if (bench === null) return null
+  if (survey === null) {
+    return (
+      <div className="max-w-[46rem] px-4 py-4 sm:px-6">
+        <h1 className="text-[22px] font-[680] leading-tight">What will this program do?</h1>
+        <p className="mt-3 border-y border-dashed border-second py-3">
+          <strong className="font-[650]">Artwork is not built yet.</strong> Operations, scans and the simulated burn come with it.
+          A G-code program from elsewhere can be looked at already: drop it anywhere on this window, or choose it.
+        </p>
+        {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+        <div className="mt-4">
+          {reading === null ? <ChooseProgram bench={bench} /> : <Reading name={name} lines={reading.lines} />}
+        </div>
+      </div>
+    )
+  }
+  return (
+    <Sheet
+      question="What will this program do?"
+      about={`${name}: ember where the beam is on, thin where it is not.`}
+      plate={<ProgramPlate survey={survey} />}
+      given={<Given name={name} bench={bench} reading={reading?.lines ?? null} />}
+      side={<Side survey={survey} bench={bench} />}
+    />
+  )
+}
+
+/** A program that is open is timed again when a limit of the machine has changed. */
+function useReworkedLimits(bench: Bench | null): void {
+  const key = JSON.stringify(bench === null ? null : machineLimits(engineOf(bench)))
+  useEffect(() => {
+    void surveyAgain(JSON.parse(key) as Limits | null)
+  }, [key])
+}
+
+function ChooseProgram({ bench }: { readonly bench: Bench }) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <button type="button" className="button button-first" onClick={() => input.current?.click()}>
+        Choose a program
+      </button>
+      <input
+        ref={input}
+        type="file"
+        className="hidden"
+        aria-label="Program file"
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          event.target.value = ''
+          if (file !== undefined) void openProgram(file, machineLimits(engineOf(bench)))
+        }}
+      />
+    </>
+  )
+}
+
+function Reading({ name, lines }: { readonly name: string; readonly lines: number }) {
+  return (
+    <p role="status" className="flex flex-wrap items-center gap-4">
+      Reading “{name}”: <span className="num">{printNumber(lines)}</span> lines so far
+      <button type="button" className="button" onClick={closeProgram}>
+        Stop
+      </button>
+    </p>
+  )
+}
+
+function Given({ name, bench, reading }: { readonly name: string; readonly bench: Bench; readonly reading: number | null }) {
+  return (
+    <Panel title="Given, the program">
+      <p className="max-w-[46rem] py-2 text-[15px]">
+        “{name}” is looked at, not kept with the bench. The beam counts as on while the spindle turns, S is above 0 and the move
+        is not a rapid one; that is common practice and not in the standard. Speeds and accelerations are those of Motion; corners
+        may be cut by 0.02 mm.
+      </p>
+      <div className="no-print flex flex-wrap gap-2">
+        <ChooseProgram bench={bench} />
+        <button type="button" className="button" onClick={closeProgram}>
+          Put it away
+        </button>
+        {reading !== null && <Reading name={name} lines={reading} />}
+      </div>
+    </Panel>
+  )
+}
+
+function Side({ survey, bench }: { readonly survey: ProgramSummary; readonly bench: Bench }) {
+  const system = useUnits()
+  const { bounds, burntBounds } = survey
+  const speed = (mmPerS: number): string => sayQuantity(mmPerS, null, displayUnit('speed', system))
+  const length = (mm: number): string => sayQuantity(mm, null, system === 'metric' ? (mm >= 10_000 ? 'm' : 'mm') : 'in')
+  const timed = survey.topSpeed > 0
+  return (
+    <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
+      <Panel title="Judged">
+        <ul className="m-0 list-none p-0">
+          <Errors survey={survey} />
+          <Fits survey={survey} bench={bench} letter="X" system={system} />
+          <Fits survey={survey} bench={bench} letter="Y" system={system} />
+        </ul>
+      </Panel>
+      <Panel title="Worked">
+        <Row label="Lines" value={printNumber(survey.lines)} />
+        <Row label="Moves" value={printNumber(survey.moves)} />
+        <Row label="Time" value={timed ? sayTime(survey.seconds) : 'enter speed and acceleration on Motion'} />
+        <Row
+          label="Beam on"
+          value={timed ? `${length(survey.burntLength)} in ${sayTime(survey.burntSeconds)}` : length(survey.burntLength)}
+        />
+        <Row label="Way in all" value={length(survey.wayLength)} />
+        {timed && <Row label="Top speed reached" value={speed(survey.topSpeed)} />}
+        {timed && <Row label="With the beam on" value={speed(survey.topBurningSpeed)} />}
+        <Row label="Highest S with the beam on" value={printNumber(survey.highestS)} />
+        {bounds !== null && <Row label="Moves over" value={sayBox(bounds, system)} />}
+        {burntBounds !== null && <Row label="Burns over" value={sayBox(burntBounds, system)} />}
+      </Panel>
+      <FoundList survey={survey} />
+    </div>
+  )
+}
+
+function Row({ label, value }: { readonly label: string; readonly value: string }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
+      <span>{label}</span>
+      <span className="num text-right">{value}</span>
+    </div>
+  )
+}
+
+function Verdict({
+  mark,
+  head,
+  children,
+}: {
+  readonly mark: 'good' | 'look' | 'stop' | 'unknown'
+  readonly head: string
+  readonly children: ReactNode
+}) {
+  return (
+    <li className="keep-together flex gap-2 border-b border-rule py-2.5">
+      <span className="pt-1">
+        <VerdictMark mark={mark} />
+      </span>
+      <p>
+        <strong className="font-[650]">{head}</strong> {children}
+      </p>
+    </li>
+  )
+}
+
+function Errors({ survey }: { readonly survey: ProgramSummary }) {
+  const { errorCount, findingCount } = survey
+  if (errorCount > 0) {
+    return (
+      <Verdict mark="stop" head={`${printNumber(errorCount)} ${errorCount === 1 ? 'error' : 'errors'}.`}>
+        Lines with an error make no move here; a controller may do something else with them. Mend them first.
+      </Verdict>
+    )
+  }
+  if (findingCount > 0)
+    return (
+      <Verdict mark="look" head="Read, with remarks.">
+        See what was found.
+      </Verdict>
+    )
+  return (
+    <Verdict mark="good" head="Every line was read.">
+      Nothing is beyond the standard.
+    </Verdict>
+  )
+}
+
+function Fits(props: {
+  readonly survey: ProgramSummary
+  readonly bench: Bench
+  readonly letter: 'X' | 'Y'
+  readonly system: UnitSystem
+}) {
+  const { survey, bench, letter, system } = props
+  const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter) ?? ''
+  const path = `motion.axes.${id}.travel`
+  const travel = getAt(bench, path)
+  if (survey.bounds === null) return null
+  if (!isFact(travel) || travel.value === null) {
+    return (
+      <Verdict mark="unknown" head={`Within the travel of ${letter}?`}>
+        Not known yet: <FactLink path={path}>enter the travel of {letter}.</FactLink>
+      </Verdict>
+    )
+  }
+  const [min, max] = letter === 'X' ? [survey.bounds.minX, survey.bounds.maxX] : [survey.bounds.minY, survey.bounds.maxY]
+  const expanded = 2 * standardUncertainty(travel.doubt)
+  const mark = fitsTravel(min, max, travel.value, expanded)
+  const unit = displayUnit('length', system)
+  const reach = `${sayQuantity(min, null, unit)} to ${sayQuantity(max, null, unit)} of ${sayQuantity(travel.value, expanded, unit)}.`
+  if (mark === 'good')
+    return (
+      <Verdict mark="good" head={`Within the travel of ${letter}.`}>
+        {reach}
+      </Verdict>
+    )
+  if (mark === 'stop')
+    return (
+      <Verdict mark="stop" head={`Leaves the travel of ${letter}.`}>
+        {reach} Move the work, or make it smaller.
+      </Verdict>
+    )
+  return (
+    <Verdict mark="unknown" head={`Within the travel of ${letter}?`}>
+      {reach} Too close to tell: <FactLink path={path}>measure the travel better.</FactLink>
+    </Verdict>
+  )
+}
+
+/** Findings shown at once; more on demand. */
+const SHOWN = 30
+
+function FoundList({ survey }: { readonly survey: ProgramSummary }) {
+  const [shown, setShown] = useState(SHOWN)
+  const { findings, findingCount } = survey
+  if (findingCount === 0) return null
+  return (
+    <Panel title={`Found, ${printNumber(findingCount)}`}>
+      <ol className="m-0 list-none p-0">
+        {findings.slice(0, shown).map((it, i) => (
+          <Found key={i} finding={it} />
+        ))}
+      </ol>
+      {shown < findings.length && (
+        <button type="button" className="link" onClick={() => setShown(shown + 200)}>
+          Show more
+        </button>
+      )}
+    </Panel>
+  )
+}
+
+function Found({ finding: { severity, message, line, column } }: { readonly finding: Finding }) {
+  return (
+    <li className="flex gap-3 border-b border-rule py-1.5 text-[13px]">
+      <span className="num w-20 shrink-0 text-second">
+        {line}:{column}
+      </span>
+      <span aria-hidden className={`mt-[3px] h-3 w-1 shrink-0 ${severity === 'error' ? 'bg-stop' : 'bg-look'}`} />
+      <span className="min-w-0 break-words">{message}</span>
+    </li>
+  )
+}
+
+function sayBox(box: NonNullable<ProgramSummary['bounds']>, system: UnitSystem): string {
+  const unit = displayUnit('length', system)
+  const side = (min: number, max: number): string => `${sayQuantity(min, null, unit)} … ${sayQuantity(max, null, unit)}`
+  return `X ${side(box.minX, box.maxX)}, Y ${side(box.minY, box.maxY)}`
+}
+
+/** Hours, minutes and seconds, as far as they are there. */
+function sayTime(seconds: number): string {
+  if (seconds < 60) return sayQuantity(seconds, null, 's')
+  const whole = Math.round(seconds)
+  const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60]
+  return h > 0 ? `${h} h ${String(m).padStart(2, '0')} min` : `${m} min ${String(s).padStart(2, '0')} s`
+}

@@ -1,0 +1,3 @@
+export * from './fit'
+export * from './readings'
+export * from './scale'

@@ -1,9 +1,34 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    // After the first visit everything stands in the browser; a new version is offered and never forced.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Fine Kerf',
+        short_name: 'Fine Kerf',
+        description: 'Plan, wire, calibrate and run a home-built diode laser engraver.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f2e9',
+        theme_color: '#e9dfb9',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+      },
+    }),
+  ],
   // Small fonts and pictures stay files: the page's policy allows no data: fonts.
   build: {
     assetsInlineLimit: 0,

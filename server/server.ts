@@ -27,6 +27,10 @@ export function createServer(folder: string): Express {
   app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false }))
   app.use(compression())
   app.use('/assets', express.static(`${root}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
+  // The worker that keeps the application in the browser must be looked up anew each time, or nothing new is ever found.
+  app.get('/sw.js', (_, response) =>
+    response.sendFile('sw.js', { root, cacheControl: false, headers: { 'cache-control': 'no-cache' } }),
+  )
   app.use(express.static(root, { index: 'index.html', dotfiles: 'ignore' }))
   app.get('/{*rest}', (_, response) => response.sendFile('index.html', { root }))
   return app

@@ -6,6 +6,7 @@ import { startAutosave, useSettings } from '../state'
 import { BenchPage } from './BenchPage'
 import { Crash } from './Crash'
 import { DropZone } from './DropZone'
+import { keepOffline } from './offline'
 import { Overlays } from './Overlays'
 
 const router = createBrowserRouter([
@@ -27,6 +28,7 @@ export function App() {
     else document.documentElement.dataset['theme'] = theme
   }, [theme])
   useEffect(startAutosave, [])
+  useEffect(keepOffline, [])
   return <RouterProvider router={router} />
 }
 

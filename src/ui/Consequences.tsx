@@ -2,7 +2,8 @@ import { shownNumber, type Consequence } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf, useBenchStore, useConsequences } from '../state'
-import { figureUnit, useUnits } from './Quantity'
+import { useUnits } from './Quantity'
+import { figureUnit } from './figureUnit'
 import { Panel } from './Panel'
 
 /** Records that what was just changed has spoilt or touched, in the order in which to redo them. */

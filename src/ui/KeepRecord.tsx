@@ -2,7 +2,8 @@ import { useState, type SyntheticEvent } from 'react'
 import { shownNumber, type WithDoubt } from '../core/bench'
 import { sayQuantity } from '../core/units'
 import { keepRecord } from '../state'
-import { figureUnit, useUnits } from './Quantity'
+import { useUnits } from './Quantity'
+import { figureUnit } from './figureUnit'
 
 /** Share of a value, or of its own ±, up to which a later change counts as the same. */
 const SAME_SHARE = 0.0005

@@ -1,16 +1,12 @@
 import type { WithDoubt } from '../core/bench'
 import { shownNumber } from '../core/bench'
-import { displayUnit, printQuantity, type Printed, type UnitId, type UnitSystem } from '../core/units'
+import { printQuantity, type Printed, type UnitSystem } from '../core/units'
+import { figureUnit } from './figureUnit'
 import { useBenchStore } from '../state'
 
 /** The open bench's system of units. */
 export function useUnits(): UnitSystem {
   return useBenchStore(({ bench }) => bench?.units ?? 'metric')
-}
-
-/** The unit in which a figure is shown. */
-export function figureUnit({ def }: Pick<WithDoubt, 'def'>, system: UnitSystem): UnitId {
-  return def.show?.[system] ?? displayUnit(def.quantity, system)
 }
 
 /** A figure printed in the bench's system; null while it is not known. */

@@ -3,7 +3,8 @@ import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type Any
 import { ENGINE_CONFIG, labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf, useBenchStore } from '../state'
-import { figureUnit, useUnits } from './Quantity'
+import { useUnits } from './Quantity'
+import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
 import { VerdictMark } from './VerdictMark'
 

@@ -1,18 +1,10 @@
-import {
-  getAt,
-  isChoice,
-  isFact,
-  sayDoubt,
-  showFact,
-  shownNumber,
-  type Contribution,
-  type Path,
-  type WithDoubt,
-} from '../core/bench'
+import { getAt, isChoice, isFact, sayDoubt, showFact, type Contribution, type Path, type WithDoubt } from '../core/bench'
 import { benchChoiceSpec, labelAt, type Bench } from '../core/document'
 import { doubtFromCore, printNumber, printQuantity, sayQuantity, type UnitSystem } from '../core/units'
-import { engineOf, useBenchStore } from '../state'
-import { figureUnit, useUnits } from './Quantity'
+import { useBenchStore } from '../state'
+import { filledFormula, plainFormula } from './filledFormula'
+import { useUnits } from './Quantity'
+import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
 import { Formula } from './Formula'
 
@@ -22,10 +14,10 @@ export function Working({ figure }: { readonly figure: WithDoubt }) {
   const system = useUnits()
   if (bench === null) return null
   const { def, doubt, leaves } = figure
-  const numbers = figure.result.known ? withNumbers(figure, bench, system) : null
+  const numbers = figure.result.known ? filledFormula(figure, bench, system) : null
   return (
     <div className="border-l-2 border-rule pb-2 pl-3 text-[13px]">
-      <Formula tex={def.formula.replace(SYMBOL, '$1')} />
+      <Formula tex={plainFormula(def.formula)} />
       {numbers !== null && <Formula tex={numbers} />}
       <table className="w-full border-collapse">
         <caption className="pb-1 text-left text-second">
@@ -109,53 +101,4 @@ function sayMethod(figure: WithDoubt, system: UnitSystem): string {
     ? ` With what the counts could be instead: ${range}.`
     : ''
   return `Combined standard uncertainty ${printNumber(doubtFromCore(doubt.u, unit), 2)}; shown is ${factor} times it (GUM 5.1.3).${alternatives}`
-}
-
-const SYMBOL = /\\v\{((?:[^{}]|\{[^{}]*\})*)\}/g
-
-/** The formula with each symbol replaced by its number, and the result. */
-function withNumbers(figure: WithDoubt, bench: Bench, system: UnitSystem): string {
-  const { def, args } = figure
-  const right = def.formula.slice(def.formula.indexOf('=') + 1).split('\\quad')[0] ?? ''
-  const number = (symbol: string): string => {
-    const target = def.symbols[symbol]?.replace('{0}', args[0] ?? '') ?? ''
-    return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
-  }
-  const result = shownNumber(figure.result) ?? Number.NaN
-  const filled = chooseBranch(def.formula, right, bench, args).replace(
-    SYMBOL,
-    (all, symbol: string, at: number, whole: string) =>
-      whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
-  )
-  return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`
-}
-
-/** A formula may give one form for a belt and one for a screw; the numbers go into the one in use. */
-function chooseBranch(formula: string, first: string, bench: Bench, args: readonly string[]): string {
-  const screw = getAt(bench, `motion.axes.${args[0] ?? ''}.drive.chosen`) === 'screw'
-  const second = formula.split('\\quad\\text{or}\\quad')[1]
-  return screw && second !== undefined ? second.slice(second.indexOf('=') + 1) : first
-}
-
-function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
-  const [id = '', ...args] = key.split('|')
-  const used = engineOf(bench).byId(id, args)
-  const value = shownNumber(used.result)
-  return value === null ? '?' : texNumber(sayQuantity(value, null, figureUnit(used, system)))
-}
-
-function factNumber(path: Path, bench: Bench): string {
-  const fact = getAt(bench, path)
-  if (!isFact(fact) || fact.value === null) return '?'
-  const { text, unit } = showFact(fact)
-  return texNumber(fact.typed.includes('/') ? printNumber(fact.value) : `${text} ${unit}`.trim())
-}
-
-function texNumber(text: string): string {
-  const plain = text
-    .replace(/\u00a0/g, ' ')
-    .replace(/−/g, '-')
-    .replace(/%/g, '\\%')
-    .replace(/°/g, '^\\circ')
-  return plain.includes('^\\circ') ? plain : `\\text{${plain.replace(/²/g, '$^2$').replace(/³/g, '$^3$')}}`
 }

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { shownNumber } from '../bench'
+import { setAt, shownNumber } from '../bench'
 import {
   assumedFacts,
+  axisTemplate,
   benchFactSpec,
   benchSchema,
   emptyBench,
@@ -10,6 +11,7 @@ import {
   FIGURES,
   judgeAll,
   labelAt,
+  machineLimits,
   readBench,
   STAGE_IDS,
   type Bench,
@@ -80,6 +82,21 @@ describe('reading a bench of another version', () => {
   ])('refuses %s', (_, raw, code) => {
     const read = readBench(raw)
     expect(read.ok ? '' : read.findings[0]?.code).toBe(code)
+  })
+})
+
+describe('the limits that a program is timed with', () => {
+  it('are those of the bench, and not known while one is missing', () => {
+    const limits = machineLimits(engineFor(empty))
+    expect(limits).toMatchObject({ x: { speed: 312.5, acceleration: 500 }, y: { speed: 312.5 }, deviation: 0.02 })
+    const unknown = setAt(empty, 'motion.maxStepRate.value', null)
+    expect(machineLimits(engineFor(unknown))).toBeNull()
+  })
+
+  it('take a Z axis where there is one', () => {
+    const withZ = setAt(empty, 'motion.axes.z', axisTemplate('Z', 3))
+    expect(machineLimits(engineFor(withZ))?.z.speed).toBeCloseTo(25_000 / 1600, 9) // 200 × 16 / 2 mm of lead
+    expect(machineLimits(engineFor(empty))?.z.speed).toBeGreaterThan(1e5)
   })
 })
 

@@ -104,6 +104,27 @@ describe('carrying out', () => {
     expect([moves.centreA[1], moves.centreB[1]]).toEqual([expect.closeTo(a, 9), expect.closeTo(b, 9)])
   })
 
+  it('reads the arcs of NISTIR 6556, 3.5.3 (from memory)', () => {
+    // By centre: from X7 Y7, I3 J4 put the centre at X10 Y11, 5 from both ends; Z rises to 9 on the way.
+    const byCentre = readProgram('G0 X7 Y7 Z7\nF60 G17 G2 x 10 y 16 i 3 j 4 z 9\nM2')
+    expect([byCentre.errorCount, byCentre.moves.centreA[1], byCentre.moves.centreB[1], byCentre.moves.z[1]]).toEqual([
+      0, 10, 11, 9,
+    ])
+    // By radius: a helix of radius 20 to X10 Y15 Z5, clockwise; its centre is 20 from both ends.
+    const { moves } = readProgram('F60 G17 G2 x 10 y 15 r 20 z 5\nM2')
+    const [a, b] = [moves.centreA[0]!, moves.centreB[0]!]
+    expect([Math.hypot(a, b), Math.hypot(a - 10, b - 15)]).toEqual([expect.closeTo(20, 9), expect.closeTo(20, 9)])
+    expect(10 * b - 15 * a).toBeLessThan(0) // clockwise, at most half a turn: the centre lies right of the way
+  })
+
+  it.each([
+    ['G18', 'G18 F60 G2 X10 Z0 I5 K0', [0, 5]],
+    ['G19', 'G19 F60 G3 Y10 Z0 J5 K0', [5, 0]],
+  ])('takes the centre in the plane in force: %s', (_, program, centre) => {
+    const { moves, errorCount } = readProgram(`${program}\nM2`)
+    expect([errorCount, moves.centreA[0], moves.centreB[0]]).toEqual([0, ...centre])
+  })
+
   it('keeps waits in their place', () => {
     const { moves } = readProgram('G0 X1\nG4 P0.5\nG0 X2')
     expect([...moves.kind]).toEqual([MOVE.rapid, MOVE.dwell, MOVE.rapid])

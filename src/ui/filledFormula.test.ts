@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest'
+import { setAt } from '../core/bench'
+import { engineFor, FIGURES, type Bench } from '../core/document'
+import { heron } from '../data/heron'
+import { filledFormula, plainFormula } from './filledFormula'
+
+const { bench } = heron()
+const filled = (id: string, args: readonly string[], on: Bench = bench, system: 'metric' | 'inch' = 'metric') =>
+  filledFormula(engineFor(on).byId(id, args), on, system).replace(/\\text\{([^}]*)\}/g, '$1')
+
+describe('a formula with its numbers', () => {
+  it('takes facts as typed, figures as shown, and sets the result behind', () => {
+    expect(filled('motion.topSpeedByStepRate', ['x'])).toBe(' \\dfrac{30 kHz}{80 steps/mm} = 375 mm/s')
+    expect(filled('motion.stepsPerMm', ['x'])).toBe(' \\dfrac{200\\cdot 16\\cdot 1}{40 mm} = 80 steps/mm')
+  })
+
+  it('brackets what is raised to a power, and keeps degrees apart from words', () => {
+    expect(filled('motion.runOut', ['x'])).toBe(' \\dfrac{\\left(200 mm/s\\right)^2}{2\\cdot 900 mm/s$^2$} = 22.22 mm')
+    expect(filled('motion.squareMargin', [])).toContain('^\\circ')
+  })
+
+  it('shows the form that is in use: belt or screw', () => {
+    expect(filled('motion.travelPerTurn', ['x'])).toBe(' 2 mm\\cdot 20  = 40 mm')
+    const screw = setAt(bench, 'motion.axes.x.drive.chosen', 'screw')
+    expect(filled('motion.travelPerTurn', ['x'], screw)).toBe(' 2 mm\\cdot 1 = 2 mm')
+  })
+
+  it('converts what is worked, not what was typed', () => {
+    expect(filled('motion.runOut', ['x'], bench, 'inch')).toContain('200 mm/s')
+    expect(filled('motion.runOut', ['x'], bench, 'inch')).toContain('= 0.8749 in')
+  })
+
+  it('leaves no symbol behind in any figure of the product', () => {
+    for (const def of FIGURES) {
+      const args = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
+      expect(filled(def.id, args), def.id).not.toMatch(/\\v\{|\?|undefined|NaN/)
+      expect(plainFormula(def.formula), def.id).not.toContain('\\v')
+    }
+  })
+})

@@ -1,0 +1,60 @@
+import { getAt, isFact, showFact, shownNumber, type Path, type WithDoubt } from '../core/bench'
+import type { Bench } from '../core/document'
+import { printNumber, sayQuantity, type UnitSystem } from '../core/units'
+import { engineOf } from '../state'
+import { figureUnit } from './figureUnit'
+
+/** An input of a formula: `\\v{symbol}`, the symbol itself possibly with braces. */
+const SYMBOL = /\\v\{((?:[^{}]|\{[^{}]*\})*)\}/g
+
+/** A formula in TeX with its symbols as letters. */
+export function plainFormula(formula: string): string {
+  return formula.replace(SYMBOL, '$1')
+}
+
+/** The right side of a formula with each symbol replaced by its number, and the result behind it, in TeX. */
+export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSystem): string {
+  const { def, args } = figure
+  const right = def.formula.slice(def.formula.indexOf('=') + 1).split('\\quad')[0] ?? ''
+  const number = (symbol: string): string => {
+    const target = def.symbols[symbol]?.replace('{0}', args[0] ?? '') ?? ''
+    return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
+  }
+  const result = shownNumber(figure.result) ?? Number.NaN
+  const filled = chooseBranch(def.formula, right, bench, args).replace(
+    SYMBOL,
+    (all, symbol: string, at: number, whole: string) =>
+      whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
+  )
+  return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`
+}
+
+/** A formula may give one form for a belt and one for a screw; the numbers go into the one in use. */
+function chooseBranch(formula: string, first: string, bench: Bench, args: readonly string[]): string {
+  const screw = getAt(bench, `motion.axes.${args[0] ?? ''}.drive.chosen`) === 'screw'
+  const second = formula.split('\\quad\\text{or}\\quad')[1]
+  return screw && second !== undefined ? second.slice(second.indexOf('=') + 1) : first
+}
+
+function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
+  const [id = '', ...args] = key.split('|')
+  const used = engineOf(bench).byId(id, args)
+  const value = shownNumber(used.result)
+  return value === null ? '?' : texNumber(sayQuantity(value, null, figureUnit(used, system)))
+}
+
+function factNumber(path: Path, bench: Bench): string {
+  const fact = getAt(bench, path)
+  if (!isFact(fact) || fact.value === null) return '?'
+  const { text, unit } = showFact(fact)
+  return texNumber(fact.typed.includes('/') ? printNumber(fact.value) : `${text} ${unit}`.trim())
+}
+
+function texNumber(text: string): string {
+  const plain = text
+    .replace(/\u00a0/g, ' ')
+    .replace(/−/g, '-')
+    .replace(/%/g, '\\%')
+    .replace(/°/g, '^\\circ')
+  return plain.includes('^\\circ') ? plain : `\\text{${plain.replace(/²/g, '$^2$').replace(/³/g, '$^3$')}}`
+}

@@ -8,6 +8,8 @@ export interface Contribution {
   /** |c·u|, core's unit of the figure. */
   readonly c: number
   readonly dof: number
+  /** What its u was worked from together with others' u, so that their degrees of freedom are counted once. */
+  readonly pool?: string | undefined
   /** Both sides alike; the larger of two unlike sides; the one side that has a value; or what else a count could be. */
   readonly how: 'both sides' | 'larger side' | 'one side' | 'alternatives'
 }
@@ -34,6 +36,7 @@ export interface Moved {
   readonly path: Path
   readonly u: number
   readonly dof: number
+  readonly pool?: string | undefined
   readonly plus: Result | null
   readonly minus: Result | null
   readonly others: readonly Result[]
@@ -57,7 +60,7 @@ export function combine(value: unknown, moved: readonly Moved[]): Doubted | null
   const alternatives = moved.flatMap((part) => alternativesOf(value, part))
   const u = Math.sqrt(nudged.reduce((sum, { c }) => sum + c * c, 0))
   const others = moved.flatMap((part) => part.others.flatMap(numberOf))
-  return interval(value, u, effectiveDof(nudged), others, [...nudged, ...alternatives])
+  return interval(value, u, effectiveDof(pooledParts(nudged)), others, [...nudged, ...alternatives])
 }
 
 function interval(value: number, u: number, dof: number, others: readonly number[], parts: readonly Contribution[]): Doubted {
@@ -74,18 +77,27 @@ function interval(value: number, u: number, dof: number, others: readonly number
   }
 }
 
-function contributionOf(value: number, { path, dof, plus, minus }: Moved): Contribution | null {
+/** Contributions whose u is one estimate are one part: its degrees of freedom count once (JCGM 100:2008, G.4.1). */
+function pooledParts(parts: readonly Contribution[]): readonly { readonly c: number; readonly dof: number }[] {
+  const pools = new Map<string, { c: number; dof: number }>()
+  for (const { pool, c, dof } of parts) {
+    if (pool !== undefined) pools.set(pool, { c: Math.hypot(pools.get(pool)?.c ?? 0, c), dof })
+  }
+  return [...parts.filter((it) => it.pool === undefined), ...pools.values()]
+}
+
+function contributionOf(value: number, { path, dof, pool, plus, minus }: Moved): Contribution | null {
   const [up] = numberOf(plus)
   const [down] = numberOf(minus)
   if (up === undefined && down === undefined) return null
   if (up === undefined || down === undefined) {
     const one = up ?? down ?? value
-    return { path, dof, c: Math.abs(one - value), how: 'one side' }
+    return { path, dof, pool, c: Math.abs(one - value), how: 'one side' }
   }
   const [above, beneath] = [up - value, value - down]
   const larger = Math.max(Math.abs(above), Math.abs(beneath))
   const alike = Math.abs(above - beneath) <= ALIKE * larger
-  return { path, dof, c: alike ? Math.abs(above + beneath) / 2 : larger, how: alike ? 'both sides' : 'larger side' }
+  return { path, dof, pool, c: alike ? Math.abs(above + beneath) / 2 : larger, how: alike ? 'both sides' : 'larger side' }
 }
 
 function alternativesOf(value: number, { path, others }: Moved): Contribution[] {
@@ -97,7 +109,8 @@ function numberOf(result: Result | null): number[] {
   return result?.known === true && typeof result.value === 'number' ? [result.value] : []
 }
 
-function isOwn(value: unknown): value is OwnDoubt {
+/** Whether a value comes with its own doubt. */
+export function isOwn(value: unknown): value is OwnDoubt {
   return typeof value === 'object' && value !== null && 'u' in value && 'value' in value
 }
 

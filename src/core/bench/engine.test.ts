@@ -29,6 +29,52 @@ const total = figure({
 const all: AnyFigure[] = [double, sum, onlyB, capped, aboveCapped, total]
 const engineOver = (bench: Toy, figures = all) => createEngine(bench, { figures, specAt: () => undefined })
 
+describe('readings whose doubt is worked from how they scatter', () => {
+  const pool = figure({
+    ...about,
+    id: 'pool',
+    doubt: { own: 'test' },
+    work: ({ bench }) => ({ value: bench.b / 10, u: 0, dof: 4 }),
+  })
+  const mean = figure({
+    ...about,
+    id: 'mean',
+    work: ({ bench }): number => Object.values(bench.things).reduce((s, { size }) => s + size, 0) / 4,
+  })
+  const reading = (value: number) => ({
+    size: measured(value, 0.5, { doubt: { kind: 'pooled', u: 0.5, figure: 'pool', args: [] } }),
+  })
+  const things = { p: reading(1), q: reading(2), r: reading(3), s: reading(4) }
+  const engine = () => engineOver(toy({ things }), [pool, mean])
+
+  it('share one u and count its degrees of freedom once (JCGM 100:2008, G.4.1)', () => {
+    const { doubt } = engine().withDoubt(mean)
+    expect(doubt?.u).toBeCloseTo(0.4 / Math.sqrt(4), 12) // four readings of 0.4 each, their mean
+    expect(doubt?.dof).toBeCloseTo(4, 9)
+    expect(doubt?.k).toBeCloseTo(2.87, 2) // Student's t for 95.45 % and 4 degrees of freedom (GUM, table G.2)
+  })
+
+  it('follow the scatter when it moves, and stand on the instrument while it is not known', () => {
+    const it = engine()
+    it.withDoubt(mean)
+    it.update(toy({ things, b: measured(8, 0.2) }))
+    expect(it.withDoubt(mean).doubt?.u).toBeCloseTo(0.8 / 2, 12)
+    it.update(toy({ things, b: missing() }))
+    expect(it.withDoubt(mean).doubt).toMatchObject({ u: expect.closeTo(0.5 / 2, 12), dof: Infinity, k: 2 })
+  })
+})
+
+describe('the bench as it was entered', () => {
+  const same = figure({ ...about, id: 'same', work: ({ asEntered, bench }): number => (asEntered.a === 3 ? 1 : bench.a) })
+
+  it('is not nudged and blurs nothing, but makes a figure work again', () => {
+    const engine = engineOver(toy(), [same])
+    expect(engine.withDoubt(same)).toMatchObject({ result: { value: 1 }, doubt: { u: 0 } })
+    engine.update(toy({ a: measured(4, 0.1) }))
+    expect(engine.withDoubt(same)).toMatchObject({ result: { value: 4 }, doubt: { u: expect.closeTo(0.1, 12) } })
+  })
+})
+
 describe('memo', () => {
   it('works a figure again only where a read changed', () => {
     const engine = engineOver(toy())

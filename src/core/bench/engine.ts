@@ -1,8 +1,9 @@
-import { combine, type Doubted } from './doubt'
-import { standardUncertainty, isChoice, isFact, type FactSpec } from './fact'
+import { combine, isOwn, type Doubted } from './doubt'
+import { standardUncertainty, isChoice, isFact, type Doubt, type FactSpec } from './fact'
 import {
   keyOf,
   NotConverged,
+  NotYet,
   type AnyFigure,
   type FigureDef,
   type FigureKey,
@@ -11,7 +12,7 @@ import {
   type View,
 } from './figure'
 import { diffPaths, getAt, plainAt, type Path } from './path'
-import { Missing, recorder, type Nudge, type Recorder } from './recorder'
+import { entered, Missing, recorder, type Nudge, type Recorder } from './recorder'
 import { viewOf } from './view'
 
 /** A figure worked: its result, and the facts and choices it rests on through the whole chain. */
@@ -72,7 +73,13 @@ interface Memo extends Evaluation {
   readonly readsBeyond: Map<Path, unknown>
   readonly usesBeyond: Map<FigureKey, Use>
   epoch: number
-  doubt?: { readonly doubted: Doubted | null; readonly facts: ReadonlyMap<Path, unknown>; readonly shown: WithDoubt }
+  doubt?: {
+    readonly doubted: Doubted | null
+    readonly facts: ReadonlyMap<Path, unknown>
+    /** Figures that u of pooled readings was taken from. */
+    readonly pools: readonly Memo[]
+    readonly shown: WithDoubt
+  }
 }
 
 class UsesUnknown extends Error {
@@ -181,7 +188,7 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
       return memo.result
     }
     counts.worked++
-    const result = run(def, args, key, tap, use)
+    const result = run(def, args, key, { tap, reads }, use)
     return {
       key,
       def,
@@ -213,7 +220,7 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
       return under(used, nudge)
     }
     counts.nudged++
-    const result = run(memo.def, memo.args, memo.key, tap, use)
+    const result = run(memo.def, memo.args, memo.key, { tap, reads }, use)
     for (const [path, was] of reads) {
       if (memo.reads.has(path)) continue
       memo.readsBeyond.set(path, was)
@@ -227,13 +234,14 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     def: AnyFigure,
     args: readonly string[],
     key: FigureKey,
-    tap: Recorder,
+    { tap, reads }: { readonly tap: Recorder; readonly reads: Map<Path, unknown> },
     use: (def: AnyFigure, args: readonly string[]) => Result,
   ): Result {
     if (open.includes(key)) return { known: false, why: { kind: 'ring', keys: [...open.slice(open.indexOf(key)), key] } }
     open.push(key)
     const view: View<B> = {
       bench: viewOf(bench, '', tap) as View<B>['bench'],
+      asEntered: viewOf(bench, '', entered(reads)) as View<B>['bench'],
       get now() {
         tap.plain(NOW, now)
         return now
@@ -259,15 +267,35 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   function withDoubt(def: AnyFigure, args: readonly string[]): WithDoubt {
     const memo = evaluate(def, args)
     const known = memo.doubt
-    if (known !== undefined && [...known.facts].every(([path, was]) => sameDoubt(getAt(bench, path), was))) return known.shown
-    const doubted = doubtOf(memo)
+    if (known !== undefined && doubtHolds(known)) return known.shown
+    const pools = new Set<Memo>()
+    const doubted = doubtOf(memo, pools)
     const { key, result, leaves } = memo
     const shown: WithDoubt = { key, def, args, result, leaves, doubt: doubted }
-    memo.doubt = { doubted, facts: new Map([...leaves].map((path) => [path, getAt(bench, path)])), shown }
+    const facts = new Map([...leaves].map((path) => [path, getAt(bench, path)]))
+    memo.doubt = { doubted, facts, pools: [...pools], shown }
     return shown
   }
 
-  function doubtOf(memo: Memo): Doubted | null {
+  function doubtHolds({ facts, pools }: NonNullable<Memo['doubt']>): boolean {
+    return (
+      [...facts].every(([path, was]) => sameDoubt(getAt(bench, path), was)) &&
+      pools.every((was) => evaluate(was.def, was.args) === was)
+    )
+  }
+
+  /** Standard uncertainty of a fact; that of a pooled reading is the scatter it shares, where that is known. */
+  function spreadOf(doubt: Doubt, pools: Set<Memo>): { u: number; dof: number; pool?: string } {
+    if (doubt.kind === 'pooled') {
+      const pool = evaluate(listed(doubt.figure), doubt.args)
+      pools.add(pool)
+      const scatter = pool.result.known ? pool.result.value : null
+      if (isOwn(scatter)) return { u: scatter.value, dof: scatter.dof ?? Infinity, pool: pool.key }
+    }
+    return { u: standardUncertainty(doubt), dof: doubt.kind === 'standard' ? (doubt.dof ?? Infinity) : Infinity }
+  }
+
+  function doubtOf(memo: Memo, pools: Set<Memo>): Doubted | null {
     const method = memo.def.doubt
     if (!memo.result.known || (typeof method === 'object' && 'none' in method)) return null
     const parts = [...memo.leaves].map((path) => {
@@ -275,15 +303,14 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
       const at = (value: number | string) => under(memo, { id: `${path}@${value}`, path, value })
       if (isFact(node) && node.value !== null) {
         const { value, doubt } = node
-        const u = method === 'nudge' ? standardUncertainty(doubt) : 0
+        const { u, dof, pool } = method === 'nudge' ? spreadOf(doubt, pools) : NO_SPREAD
         const range = config.specAt(path)
         const nudged = (moved: number) => {
           const inside = range === undefined || (moved >= range.min && moved <= range.max)
           return u > 0 && inside ? at(moved) : null
         }
         const others = doubt.kind === 'alternatives' ? doubt.others.map(at) : []
-        const dof = doubt.kind === 'standard' ? (doubt.dof ?? Infinity) : Infinity
-        return { path, u, dof, plus: nudged(value + u), minus: nudged(value - u), others }
+        return { path, u, dof, pool, plus: nudged(value + u), minus: nudged(value - u), others }
       }
       const choices = isChoice(node) && node.doubt.kind === 'alternatives' ? node.doubt.others : []
       return { path, u: 0, dof: Infinity, plus: null, minus: null, others: choices.map(at) }
@@ -311,6 +338,8 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   }
 }
 
+const NO_SPREAD: { readonly u: number; readonly dof: number; readonly pool?: string } = { u: 0, dof: Infinity }
+
 function useOf(memo: Memo): Use {
   return { memo, epoch: memo.epoch }
 }
@@ -328,6 +357,7 @@ function reasonOf(error: unknown, missing: readonly Path[]): Unknown {
     return { kind: 'missing', facts: [...new Set([...missing, ...(below?.kind === 'missing' ? below.facts : [])])] }
   if (below !== null) return below
   const message = error instanceof Error ? error.message : String(error)
+  if (error instanceof NotYet) return { kind: 'waiting', message }
   if (error instanceof NotConverged) return { kind: 'not-converged', message }
   return { kind: error instanceof RangeError ? 'outside' : 'failed', message }
 }

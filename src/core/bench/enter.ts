@@ -4,7 +4,7 @@ import {
   fromCore,
   parseQuantity,
   refused,
-  sayQuantity,
+  sayExact,
   toCore,
   doubtToCore,
   unitsOf,
@@ -46,7 +46,7 @@ export function enterFact(entry: Entry, spec: FactSpec, system: UnitSystem): Out
   if (!spread.ok) return { ok: false, findings: [...read.findings, ...spread.findings] }
   const { instrument } = entry
   if (instrument && (value < instrument.min || value > instrument.max)) {
-    const range = `${sayQuantity(instrument.min, null, unit)} to ${sayQuantity(instrument.max, null, unit)}`
+    const range = `${sayExact(instrument.min, unit)} to ${sayExact(instrument.max, unit)}`
     return refused('instrument-range', `This instrument reads ${range}. Choose another instrument, or none.`)
   }
   return accepted(
@@ -68,7 +68,7 @@ function outOfRange(value: number, spec: FactSpec, unit: UnitId): Finding | null
     return { code: 'not-whole', severity: 'error', message: `${spec.label} is a whole number.` }
   }
   if (value >= spec.min && value <= spec.max) return null
-  const range = `${sayQuantity(spec.min, null, unit)} to ${sayQuantity(spec.max, null, unit)}`
+  const range = `${sayExact(spec.min, unit)} to ${sayExact(spec.max, unit)}`
   return { code: 'out-of-range', severity: 'error', message: `${spec.label} is accepted from ${range}. What was there stays.` }
 }
 

@@ -9,12 +9,15 @@ export type Origin = 'assumed' | 'stated' | 'measured'
  * - `exact`: a count known by nature, or a choice made;
  * - `halfWidth` a: stated or assumed, anywhere within ±a; u = a/√3 (JCGM 100:2008, 4.3.7);
  * - `standard` u: measured, with the degrees of freedom where they are few;
+ * - `pooled`: measured, one of many alike; their common u is worked by a figure from how they scatter (type A), and
+ *   until that is known it is the instrument's own;
  * - `alternatives`: what else it could be; never nudged.
  */
 export type Doubt =
   | { readonly kind: 'exact' }
   | { readonly kind: 'halfWidth'; readonly a: number }
   | { readonly kind: 'standard'; readonly u: number; readonly dof?: number | undefined }
+  | { readonly kind: 'pooled'; readonly u: number; readonly figure: string; readonly args: readonly string[] }
   | { readonly kind: 'alternatives'; readonly others: readonly (number | string)[] }
 
 interface Provenance {
@@ -73,6 +76,12 @@ const doubtSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('exact') }),
   z.strictObject({ kind: z.literal('halfWidth'), a: z.number().nonnegative() }),
   z.strictObject({ kind: z.literal('standard'), u: z.number().nonnegative(), dof: z.number().min(1).optional() }),
+  z.strictObject({
+    kind: z.literal('pooled'),
+    u: z.number().nonnegative(),
+    figure: z.string().max(60),
+    args: z.array(z.string().max(40)).max(4),
+  }),
   z.strictObject({ kind: z.literal('alternatives'), others: z.array(z.union([z.number(), z.string()])).max(20) }),
 ])
 
@@ -147,13 +156,15 @@ export function isChoice(node: unknown): node is Choice {
 
 /**
  * Standard uncertainty of a fact.
- * @returns u in the core's unit; 0 for exact facts and for alternatives, which are never nudged.
+ * @returns u in the core's unit; 0 for exact facts and for alternatives, which are never nudged; of a pooled reading
+ * the instrument's own.
  * Valid: any fact. Source: JCGM 100:2008, 4.3.7 (rectangular, u = a/√3); T3.
  * @example standardUncertainty({ kind: 'halfWidth', a: 0.3 }) // 0.1732
  */
 export function standardUncertainty(doubt: Doubt): number {
   switch (doubt.kind) {
     case 'standard':
+    case 'pooled':
       return doubt.u
     case 'halfWidth':
       return doubt.a / Math.sqrt(3)

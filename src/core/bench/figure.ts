@@ -5,6 +5,8 @@ import type { Plain } from './view'
 /** What a figure works from. Reading a fact nobody entered makes the figure unknown and names the fact. */
 export interface View<B> {
   readonly bench: Plain<B>
+  /** The bench as it was entered, never nudged: only to tell whether a thing is still the one it was. NaN: not entered. */
+  readonly asEntered: Plain<B>
   /** Another figure's value; its reads become this one's. */
   figure<A extends readonly string[], T>(def: FigureDef<never, A, T>, ...args: A): T
   /** The present time, ms since 1970; only figures about due dates may take it. */
@@ -51,6 +53,7 @@ export type AnyFigure = FigureDef<any, any, any>
 export type Unknown =
   | { readonly kind: 'missing'; readonly facts: readonly Path[] }
   | { readonly kind: 'ring'; readonly keys: readonly string[] }
+  | { readonly kind: 'waiting'; readonly message: string }
   | { readonly kind: 'outside'; readonly message: string }
   | { readonly kind: 'not-converged'; readonly message: string }
   | { readonly kind: 'failed'; readonly message: string }
@@ -64,6 +67,9 @@ export type FigureKey = string
 export function keyOf(id: string, args: readonly string[]): FigureKey {
   return args.length === 0 ? id : `${id}|${args.join('|')}`
 }
+
+/** Thrown within a figure that waits for something to be done; its message says what: `read two spans of X`. */
+export class NotYet extends Error {}
 
 /** Thrown within a figure by a solver that did not come to rest; the engine turns it into a finding. */
 export class NotConverged extends Error {}

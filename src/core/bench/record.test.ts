@@ -57,6 +57,16 @@ describe('records against the bench of now (T11)', () => {
     expect(consequences(engine, records, ROUTE)).toEqual([])
   })
 
+  it('leaves out what was done again later: the same thing to redo, on the same stage', () => {
+    const done = { redo: 'Type the steps again.' }
+    const older = record('older', 'controller', done)
+    const newer = record('newer', 'controller', { ...done, at: '2026-02-01T00:00:00.000Z' })
+    expect(found({ ...first, teeth: exactly(16) }, [newer, older, record('other', 'motion', done)])).toEqual([
+      'other stale',
+      'newer stale',
+    ])
+  })
+
   it('names what to redo beneath first, then by the route; what rests on a stale one is stale', () => {
     const program = record('program', 'motion', { beneath: ['setting'], gave: [] })
     const setting = record('setting', 'controller', { beneath: ['run'] })

@@ -70,7 +70,7 @@ export function recordOf<B extends object>(
 /**
  * Compares every record with the present bench.
  * @param stageOrder The route: breaks ties after the order of records.
- * @returns Touched and stale records only, in the order in which to redo them: what lies beneath first, then the
+ * @returns Touched and stale records only, those left out that were done again later (same stage, same thing to redo), in the order in which to redo them: what lies beneath first, then the
  * order of the route, then age.
  */
 export function consequences<B extends object>(
@@ -78,7 +78,7 @@ export function consequences<B extends object>(
   records: readonly BenchRecord[],
   stageOrder: readonly string[],
 ): Consequence[] {
-  const ordered = redoOrder(records, stageOrder)
+  const ordered = redoOrder(latestOf(records), stageOrder)
   const found = new Map<string, Consequence>()
   for (const record of ordered) {
     const because = record.beneath.flatMap((id) =>
@@ -100,6 +100,17 @@ function movedFrom<B extends object>(engine: Engine<B>, given: BenchRecord['gave
   const now = shownNumber(engine.valueById(figure, args).result)
   const moved = now === null || Math.abs(now - then) > same
   return moved ? [{ figure, args, then, now }] : []
+}
+
+/** Records that were not done again later: of those with the same stage and the same thing to redo, the last. */
+function latestOf(records: readonly BenchRecord[]): readonly BenchRecord[] {
+  const last = new Map<string, BenchRecord>()
+  for (const record of records) {
+    const key = `${record.stage}\n${record.redo === '' ? record.id : record.redo}`
+    const known = last.get(key)
+    if (known === undefined || known.at.localeCompare(record.at) <= 0) last.set(key, record)
+  }
+  return [...last.values()]
 }
 
 /** Topological over `beneath`; among the free ones by route, then by time. Records in a ring come last, by time. */

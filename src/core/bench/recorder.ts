@@ -62,3 +62,19 @@ export function recorder(bench: object, reads: Map<Path, unknown>, leaf: (path: 
     keys: (path, keys) => void reads.set(path + KEYS, keys.join('\n')),
   }
 }
+
+/** Records what is read as it was entered: it can make a figure work again, but nothing of it is nudged or missing. */
+export function entered(reads: Map<Path, unknown>): Tap {
+  return {
+    fact: (path, fact) => {
+      reads.set(path, fact.value)
+      return fact.value ?? Number.NaN
+    },
+    choice: (path, choice) => {
+      reads.set(path, choice.chosen)
+      return choice.chosen ?? ''
+    },
+    plain: (path, value) => void reads.set(path, value),
+    keys: (path, keys) => void reads.set(path + KEYS, keys.join('\n')),
+  }
+}

@@ -31,6 +31,8 @@ export function sayDoubt(fact: Fact): string {
       return 'exact'
     case 'halfWidth':
       return `within ± ${print(doubt.a)}`
+    case 'pooled':
+      return 'as the readings of its run scatter'
     case 'standard':
       return `standard uncertainty ${print(doubt.u)}`
     case 'alternatives':

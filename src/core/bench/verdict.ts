@@ -109,6 +109,8 @@ export function sayUnknown(why: Unknown, nameOf: (path: Path) => string): Findin
       return { ...say(`Not known yet: enter ${listOf(why.facts.map(nameOf))}.`), path: why.facts[0] ?? '' }
     case 'ring':
       return say(`These figures wait for each other: ${why.keys.join(' → ')}. Enter one of them as a fact.`)
+    case 'waiting':
+      return say(`Not known yet: ${why.message}.`)
     case 'outside':
       return say(`Outside what the formula covers: ${why.message}.`)
     case 'not-converged':

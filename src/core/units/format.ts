@@ -46,6 +46,22 @@ export function sayQuantity(value: number, expanded: number | null, unit: UnitId
   return `${number}${spread}${gap}${symbol}`
 }
 
+/** A limit or a setting in words: as many digits as it has, up to six, and no zeros behind them: `0.01 mm`. */
+export function sayExact(value: number, unit: UnitId): string {
+  const { symbol } = unitOf(unit)
+  const number = group(String(Number(fromCore(value, unit).toPrecision(6))))
+  return `${number}${symbol === '' || symbol === '°' || symbol === '%' ? '' : THIN_SPACE}${symbol}`
+}
+
+/**
+ * A share in percent with few digits, for words: `0.066%`.
+ * @param share 1 is 100 %. @example sayShare(0.00066) // '0.066%'
+ */
+export function sayShare(share: number, digits = 2): string {
+  const percent = Number((Math.abs(share) * 100).toPrecision(digits))
+  return `${share < 0 && percent > 0 ? '−' : ''}${percent}%`
+}
+
 function decimalsOf(value: number, digits: number): number {
   const rounded = Number(Math.abs(value).toPrecision(digits))
   return digits - 1 - Math.floor(Math.log10(rounded))

@@ -70,6 +70,24 @@ export const steps = figure({
   },
 })
 
+/**
+ * Nominal steps of an axis whose facts are plain numbers: the drive train's, as `steps` works them.
+ * @returns Steps per millimetre; NaN where a fact is not entered.
+ * @throws {RangeError} naming the field, its value and the accepted range.
+ * Valid: nominal geometry. Source: by definition, as `stepsPerMm`.
+ */
+export function nominalStepsOf(axis: Plain<Axis>): number {
+  const { drive, fullSteps, microsteps, beltPitch, pulleyTeeth, screwPitch, screwStarts, drivenTeeth, motorTeeth } = axis
+  const needed = drive === 'screw' ? [screwPitch, screwStarts] : [beltPitch, pulleyTeeth]
+  const geared = drive === 'reducedBelt' ? drivenTeeth / motorTeeth : 1
+  if ([fullSteps, microsteps, geared, ...needed].some(Number.isNaN)) return Number.NaN
+  const travelPerTurnMm =
+    drive === 'screw'
+      ? screwLead({ screwPitchMm: screwPitch, screwStarts })
+      : beltTravelPerTurn({ beltPitchMm: beltPitch, pulleyTeeth })
+  return stepsPerMm({ fullSteps, microsteps, reduction: geared, travelPerTurnMm })
+}
+
 export const smallestStep = figure({
   id: 'motion.smallestStep',
   label: 'Smallest step',
@@ -234,6 +252,39 @@ function requireChain(name: string, value: number): number {
   return value
 }
 
+export const settingSpeed = figure({
+  id: 'motion.settingSpeed',
+  label: 'Top speed to set',
+  quantity: 'speed',
+  formula: 'v_s = \\min(\\v{w},\\, \\v{v})',
+  symbols: { w: 'motion.wantedSpeed', v: '=motion.topSpeedByStepRate|{0}' },
+  source: 'What is wanted, as far as the step rate allows.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => Math.min(view.bench.motion.wantedSpeed, view.figure(topSpeed, axisId)),
+})
+
+export const settingAcceleration = figure({
+  id: 'motion.settingAcceleration',
+  label: 'Acceleration to set',
+  quantity: 'acceleration',
+  formula: 'a_s = \\v{a}',
+  symbols: { a: 'motion.axes.{0}.acceleration' },
+  source: 'As entered.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => axisOf(view, axisId).acceleration,
+})
+
+export const settingTravel = figure({
+  id: 'motion.settingTravel',
+  label: 'Travel to set',
+  quantity: 'length',
+  formula: 'T_s = \\v{T}',
+  symbols: { T: 'motion.axes.{0}.travel' },
+  source: 'As entered.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => axisOf(view, axisId).travel,
+})
+
 export const motionFigures = [
   travelPerTurn,
   reduction,
@@ -250,4 +301,7 @@ export const motionFigures = [
   travelOf,
   frameWidth,
   frameDepth,
+  settingSpeed,
+  settingAcceleration,
+  settingTravel,
 ] as const

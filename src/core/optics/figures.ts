@@ -1,8 +1,12 @@
 import { figureOf } from '../bench'
+import { periodsPerDot, type ElectricalBench } from '../electrical'
 import { smallestStep, type MotionBench } from '../motion'
 import type { OpticsBench } from './slice'
 
-const figure = figureOf<OpticsBench & MotionBench>()
+const figure = figureOf<OpticsBench & MotionBench & ElectricalBench>()
+
+/** Periods of the power signal for each dot from which dots come out alike (common practice). */
+export const ENOUGH_PERIODS = 4
 
 export const spotSmaller = figure({
   id: 'optics.spotSmaller',
@@ -26,4 +30,39 @@ export const stepsAcrossSpot = figure({
   work: (view, axisId: string): number => view.figure(spotSmaller) / view.figure(smallestStep, axisId),
 })
 
-export const opticsFigures = [spotSmaller, stepsAcrossSpot] as const
+export const periodsForEachDot = figure({
+  id: 'optics.periodsPerDot',
+  label: 'Signal periods for each dot',
+  quantity: 'ratio',
+  formula: 'n = \\dfrac{\\v{f}\\cdot \\v{d_x}}{\\v{v}}',
+  symbols: { f: 'electrical.pwmFrequency', d_x: 'optics.spotX', v: 'motion.wantedSpeed' },
+  source: 'By definition; 4 or more good, under 2 bands (common practice).',
+  doubt: 'nudge',
+  work: (view): number =>
+    periodsPerDot(view.bench.electrical.pwmFrequency, view.bench.optics.spotX, view.bench.motion.wantedSpeed),
+})
+
+export const frequencyWithoutBands = figure({
+  id: 'optics.frequencyWithoutBands',
+  label: 'Frequency without bands',
+  quantity: 'frequency',
+  show: { metric: 'kHz', inch: 'kHz' },
+  formula: 'f_4 = \\dfrac{4\\cdot \\v{v}}{\\v{d_x}}',
+  symbols: { v: 'motion.wantedSpeed', d_x: 'optics.spotX' },
+  source: 'Periods for each dot, solved for the frequency at 4 (common practice).',
+  doubt: 'nudge',
+  work: (view): number => (ENOUGH_PERIODS * view.bench.motion.wantedSpeed) / view.bench.optics.spotX,
+})
+
+export const speedWithoutBands = figure({
+  id: 'optics.speedWithoutBands',
+  label: 'Speed without bands',
+  quantity: 'speed',
+  formula: 'v_4 = \\dfrac{\\v{f}\\cdot \\v{d_x}}{4}',
+  symbols: { f: 'electrical.pwmFrequency', d_x: 'optics.spotX' },
+  source: 'Periods for each dot, solved for the speed at 4 (common practice).',
+  doubt: 'nudge',
+  work: (view): number => (view.bench.electrical.pwmFrequency * view.bench.optics.spotX) / ENOUGH_PERIODS,
+})
+
+export const opticsFigures = [spotSmaller, stepsAcrossSpot, periodsForEachDot, frequencyWithoutBands, speedWithoutBands] as const

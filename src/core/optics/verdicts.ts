@@ -1,6 +1,6 @@
 import type { VerdictDef } from '../bench'
 import { smallestStep } from '../motion'
-import { spotSmaller, stepsAcrossSpot } from './figures'
+import { frequencyWithoutBands, periodsForEachDot, speedWithoutBands, spotSmaller, stepsAcrossSpot } from './figures'
 
 /** Limits after common practice: a quarter of the spot, and the spot itself. */
 export const fineEnough: VerdictDef = {
@@ -36,4 +36,30 @@ export const fineEnough: VerdictDef = {
   },
 }
 
-export const opticsVerdicts = [fineEnough] as const
+/** Limits after common practice: four periods for each dot, and two. */
+export const dotsAlike: VerdictDef = {
+  id: 'optics.dotsAlike',
+  stage: 'power',
+  margin: periodsForEachDot,
+  goodFrom: 4,
+  stopBelow: 2,
+  say: ({ mark, figure, fact }) => {
+    const periods = figure(periodsForEachDot)
+    const cure = `${figure(frequencyWithoutBands)} would do, or at most ${figure(speedWithoutBands)}.`
+    const next = { words: 'Change the frequency', path: 'electrical.pwmFrequency' }
+    const at = fact('motion.wantedSpeed')
+    switch (mark) {
+      case 'good':
+        return { head: 'Dots come out alike', why: `${periods} periods of the signal for each dot at ${at}.` }
+      case 'look':
+        return { head: 'Dots may differ', why: `${periods} periods for each dot at ${at}: ${cure}`, next }
+      case 'stop':
+        return { head: 'The signal will show as bands', why: `${periods} periods for each dot at ${at}: ${cure}`, next }
+      case 'unknown':
+        return { head: 'Bands?', why: `Not known yet: ${periods} periods for each dot at ${at} straddles 2. ${cure}`, next }
+    }
+  },
+}
+
+export const axisOpticsVerdicts = [fineEnough] as const
+export const opticsVerdicts = [dotsAlike] as const

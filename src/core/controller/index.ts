@@ -1,0 +1,6 @@
+export * from './link'
+export * from './listing'
+export * from './protocol'
+export * from './session'
+export * from './settings'
+export * from './slice'

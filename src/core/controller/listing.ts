@@ -1,0 +1,109 @@
+import type { Finding } from '../units'
+
+/** One line of a machine's list of settings. */
+export interface Listed {
+  readonly key: string
+  /** As it stands there. */
+  readonly text: string
+  readonly line: number
+}
+
+export interface Listing {
+  readonly entries: readonly Listed[]
+  /** Lines that hold neither a key nor a value, and keys that come twice. */
+  readonly findings: readonly Finding[]
+}
+
+const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)$/
+const COMMENT = /\((.*?)\)|[;#].*$|\/\/.*$/g
+const SECTION = /^\[\s*([^\]=]+?)\s*\]$/
+
+/**
+ * Reads a machine's list of settings in any of the usual shapes: a key and a value with `=`, `:`, a comma, a tab or a
+ * blank between them, comments behind `;`, `#`, `//` or in brackets, sections in square brackets (their name and a `/`
+ * go before the keys below), or JSON.
+ * @returns Every key with its value as it stands there, and every line that was not understood.
+ */
+export function readListing(text: string): Listing {
+  const json = asJson(text)
+  if (json !== null) return noting(flatten(json, ''), [])
+  const entries: Listed[] = []
+  const findings: Finding[] = []
+  let section = ''
+  text.split(/\r?\n/).forEach((raw, i) => {
+    const plain = raw.replace(COMMENT, '').trim()
+    if (plain === '') return
+    const named = SECTION.exec(plain)
+    if (named !== null) {
+      section = `${named[1] ?? ''}/`
+      return
+    }
+    const pair = pairOf(plain)
+    if (pair === null) {
+      findings.push({
+        code: 'no-pair',
+        severity: 'warning',
+        line: i + 1,
+        message: `Line ${i + 1} holds no key and value: “${plain.slice(0, 40)}”. It was left out.`,
+      })
+    } else entries.push({ ...pair, key: section + pair.key, line: i + 1 })
+  })
+  return noting(entries, findings)
+}
+
+/** A separator that is written wins over a blank; the value is the first word behind it, of a comma list the first part. */
+function pairOf(line: string): { key: string; text: string } | null {
+  const written = /^(.+?)\s*([=:\t,])\s*(.*)$/.exec(line)
+  const [, key = '', separator = ' ', rest = ''] = written ?? blankPair(line) ?? []
+  const text = rest.trim().split(separator === ',' ? /[\s,]+/ : /\s+/)[0] ?? ''
+  return key.trim() === '' || text === '' ? null : { key: key.trim(), text: text.replace(/^["']|["',]+$/g, '') }
+}
+
+function blankPair(line: string): readonly string[] | null {
+  const match = /^(.+?)(\s+)(\S+)$/.exec(line)
+  return match === null ? null : [...match]
+}
+
+function noting(entries: readonly Listed[], findings: Finding[]): Listing {
+  const seen = new Set<string>()
+  for (const { key, line } of entries) {
+    if (seen.has(key)) {
+      findings.push({
+        code: 'twice',
+        severity: 'warning',
+        line,
+        message: `Line ${line}: “${key}” stands twice; the last one counts.`,
+      })
+    }
+    seen.add(key)
+  }
+  return { entries, findings }
+}
+
+function asJson(text: string): unknown {
+  if (!/^\s*[[{]/.test(text) || SECTION.test(text.trim().split(/\r?\n/)[0]?.trim() ?? '')) return null
+  try {
+    return JSON.parse(text) as unknown
+  } catch {
+    return null
+  }
+}
+
+function flatten(node: unknown, path: string): Listed[] {
+  if (typeof node === 'object' && node !== null) {
+    return Object.entries(node).flatMap(([key, child]) => flatten(child, path === '' ? key : `${path}/${key}`))
+  }
+  return node === null ? [] : [{ key: path, text: JSON.stringify(node).replace(/^"|"$/g, ''), line: 1 }]
+}
+
+/** A listed yes or no; null where it is neither. */
+export function readYesNo(text: string): 'yes' | 'no' | null {
+  const word = text.toLowerCase()
+  if (['1', 'yes', 'true', 'on'].includes(word)) return 'yes'
+  return ['0', 'no', 'false', 'off'].includes(word) ? 'no' : null
+}
+
+/** Whether a listed text is a plain number. */
+export function isNumber(text: string): boolean {
+  return NUMBER.test(text)
+}

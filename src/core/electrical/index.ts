@@ -1,0 +1,4 @@
+export * from './figures'
+export * from './pwm'
+export * from './slice'
+export * from './verdicts'

@@ -1,0 +1,22 @@
+import type { VerdictDef } from '../bench'
+import { powerStepsOfTimer, stepsForEachWord } from './figures'
+
+export const wordsTellApart: VerdictDef = {
+  id: 'electrical.wordsTellApart',
+  stage: 'power',
+  margin: stepsForEachWord,
+  goodFrom: 1,
+  stopBelow: 0,
+  say: ({ mark, figure, fact }) => {
+    const steps = figure(powerStepsOfTimer)
+    const words = fact('electrical.fullPower')
+    if (mark === 'good') return { head: 'Every power word counts', why: `The timer makes ${steps} steps for ${words} words.` }
+    return {
+      head: 'Some power words are alike',
+      why: `The timer makes ${steps} steps in a period, but there are ${words} words. A lower frequency gives more steps.`,
+      next: { words: 'Change the frequency', path: 'electrical.pwmFrequency' },
+    }
+  },
+}
+
+export const electricalVerdicts = [wordsTellApart] as const

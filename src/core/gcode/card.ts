@@ -26,6 +26,10 @@ export const outputCardSchema = z.strictObject({
 })
 export type OutputCard = z.infer<typeof outputCardSchema>
 
+/** A card as a bench keeps it: the full power word is a fact of its own there. */
+export const benchCardSchema = outputCardSchema.omit({ fullPower: true })
+export type BenchCard = z.infer<typeof benchCardSchema>
+
 /** A card that says things as the standard's words allow: power as S, the beam as the spindle (common practice). */
 export const PLAIN_CARD: OutputCard = {
   name: 'Plain words',

@@ -1,0 +1,58 @@
+import { between, normal, seeded } from './random'
+
+/** What a machine of the stand-in is built as, before anything is hidden. Lengths in mm. */
+export interface StandInSpec {
+  readonly nominalSteps: { readonly x: number; readonly y: number }
+  readonly travel: { readonly x: number; readonly y: number }
+  /** Optical power, W. */
+  readonly power: number
+}
+
+/** What the person cannot see. */
+export interface Hidden {
+  /** What one motor step really moves, mm. */
+  readonly mmPerStep: { readonly x: number; readonly y: number }
+  /** Play of each axis, mm. */
+  readonly play: { readonly x: number; readonly y: number }
+  /** By how much the angle at the origin is smaller than a right one, rad. */
+  readonly skewRad: number
+  /** Line energy from which a line shows, J/mm. */
+  readonly threshold: number
+  /** Radius of the beam at 1/e², mm. */
+  readonly radius: number
+  readonly calipers: {
+    /** A reading r stands for r·(1 + scale). */
+    readonly scale: number
+    /** Standard deviation of one reading, mm. */
+    readonly noise: number
+  }
+}
+
+const LARGEST_SCALE_ERROR = 0.03
+const LARGEST_SKEW = 0.005
+const LARGEST_PLAY = 0.12
+
+/**
+ * Draws what is hidden in the machine of a number. The calipers keep what their data sheet would promise: half-width
+ * of scale 0.05 %, noise 0.02 mm.
+ * @param number Whole; the same number hides the same machine.
+ */
+export function drawHidden(number: number, spec: StandInSpec): Hidden {
+  const random = seeded(number)
+  const scale = (): number => 1 + between(random, -LARGEST_SCALE_ERROR, LARGEST_SCALE_ERROR)
+  const mmPerStep = { x: scale() / spec.nominalSteps.x, y: scale() / spec.nominalSteps.y }
+  const play = { x: between(random, 0, LARGEST_PLAY), y: between(random, 0, LARGEST_PLAY) }
+  return {
+    mmPerStep,
+    play,
+    skewRad: between(random, -LARGEST_SKEW, LARGEST_SKEW),
+    threshold: between(random, 0.006, 0.03) * (spec.power / 5),
+    radius: between(random, 0.06, 0.11),
+    calipers: { scale: between(random, -0.0005, 0.0005), noise: 0.02 },
+  }
+}
+
+/** One reading's error, mm; the source is the calipers' own. Valid: any source. Source: normal noise. */
+export function readingNoise(random: () => number, { noise }: Hidden['calipers']): number {
+  return noise * normal(random)
+}

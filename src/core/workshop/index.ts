@@ -1,0 +1,4 @@
+export * from './calipers'
+export * from './hidden'
+export * from './machine'
+export * from './random'

@@ -1,11 +1,15 @@
 import { z } from 'zod'
 import { choiceSpecAt, factSpecAt, instrumentsSchema, type ChoiceSpec, type FactSpec, type Path } from '../bench'
+import { calibrateSchema } from '../calibrate'
+import { controllerSchema } from '../controller'
+import { electricalSchema } from '../electrical'
+import { benchCardSchema } from '../gcode'
 import { motionSchema } from '../motion'
 import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
 
 /** The document's present version. */
-export const BENCH_VERSION = 1
+export const BENCH_VERSION = 2
 
 /** All of one machine: one document. */
 export const benchSchema = z.strictObject({
@@ -19,8 +23,12 @@ export const benchSchema = z.strictObject({
   createdAt: z.iso.datetime(),
   instruments: instrumentsSchema,
   motion: motionSchema,
+  controller: controllerSchema,
+  electrical: electricalSchema,
   optics: opticsSchema,
+  calibrate: calibrateSchema,
   safety: safetySchema,
+  output: z.strictObject({ card: benchCardSchema }),
 })
 
 export type Bench = z.infer<typeof benchSchema>

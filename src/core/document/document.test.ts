@@ -62,6 +62,16 @@ describe('reading a bench of another version', () => {
     expect(shownNumber(engineFor(bench).byId('motion.frameWidth', []).result)).toBe(430 + 60 + 40)
   })
 
+  it('migrates the frozen version 1: later slices begin unread, one set of settings for each axis', () => {
+    const old = JSON.parse(readFileSync('tests/fixtures/bench-v1.json', 'utf8')) as Record<string, unknown>
+    const read = readBench(old)
+    const bench = (read as { value: Bench }).value
+    expect(bench).toMatchObject({ ...old, version: 2 })
+    expect(Object.keys(bench.controller.axes)).toEqual(Object.keys(bench.motion.axes))
+    expect(Object.values(bench.controller.axes).map((it) => it.steps.value)).toEqual([null, null])
+    expect(engineFor(bench).byId('calibrate.steps', ['x']).result).toEqual({ known: true, value: 80 })
+  })
+
   it('does not alter what it was given', () => {
     const copy = structuredClone(frozen)
     readBench(frozen)
@@ -72,7 +82,7 @@ describe('reading a bench of another version', () => {
     ['nothing', null, 'foreign'],
     ['another thing', { kind: 'seed-list' }, 'foreign'],
     ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
-    ['a newer one', { ...empty, version: 2 }, 'newer'],
+    ['a newer one', { ...empty, version: 3 }, 'newer'],
     ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
     [
       'a value out of range',
@@ -107,7 +117,7 @@ it('every figure names its source, and its symbols lead to facts or figures that
     for (const [symbol, target] of Object.entries(symbols)) {
       const there = target.startsWith('=')
         ? ids.has(target.slice(1).split('|')[0] ?? '')
-        : benchFactSpec(target.replace('{0}', 'x')) !== undefined
+        : benchFactSpec(target.replace(/\{\d\}/g, 'x')) !== undefined
       expect(there, `${id}: ${symbol} → ${target}`).toBe(true)
       expect(formula, id).toContain(`\\v{${symbol}}`)
     }

@@ -1,4 +1,5 @@
 import { accepted, refused, type Finding, type Outcome } from '../units'
+import { laterSlicesOfVersion2 } from './version2'
 import { BENCH_VERSION, benchSchema, type Bench } from './bench'
 
 type Json = Record<string, unknown>
@@ -21,6 +22,11 @@ const MIGRATIONS: readonly Migration[] = [
       const byId = listed.map((axis, i) => [`axis${i + 1}`, { order: i + 1, ...axis }] as const)
       return { ...asJson(standardised(rest)), motion: standardised({ ...others, axes: Object.fromEntries(byId) }) }
     },
+  },
+  {
+    to: 2,
+    why: 'a bench got the settings in the machine, the power signal, scale runs and an output card',
+    up: (bench) => ({ ...bench, ...laterSlicesOfVersion2(Object.keys(asJson(asJson(bench['motion'])['axes']))) }),
   },
 ]
 

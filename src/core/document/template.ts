@@ -1,4 +1,8 @@
 import { blankFact, factSpecAt, templateFact, type Fact, type Instrument } from '../bench'
+import { calibrateSchema } from '../calibrate'
+import { axisSettingsSchema, controllerSchema, type AxisSettings } from '../controller'
+import { electricalSchema } from '../electrical'
+import { PLAIN_CARD, type BenchCard } from '../gcode'
 import { axisSchema, motionSchema, type Axis } from '../motion'
 import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
@@ -24,6 +28,60 @@ export function axisTemplate(letter: Axis['letter'], order: number): Axis {
     screwStarts: guess('screwStarts'),
     acceleration: guess('acceleration'),
   }
+}
+
+/** What nobody has read of a machine's settings yet. */
+export function axisSettingsTemplate(): AxisSettings {
+  const unread = factsOf(axisSettingsSchema)
+  return {
+    steps: unread('steps'),
+    topSpeed: unread('topSpeed'),
+    acceleration: unread('acceleration'),
+    travel: unread('travel'),
+  }
+}
+
+/** What later slices start from; also what an older bench gets when it is migrated. */
+export function laterSlices(axisIds: readonly string[]): Pick<Bench, 'controller' | 'electrical' | 'calibrate' | 'output'> {
+  const beam = factsOf(controllerSchema.shape.beam)
+  const electrical = factsOf(electricalSchema)
+  const calibrate = factsOf(calibrateSchema)
+  return {
+    controller: {
+      axes: Object.fromEntries(axisIds.map((id) => [id, axisSettingsTemplate()])),
+      beam: {
+        fullPower: beam('fullPower'),
+        pwmFrequency: beam('pwmFrequency'),
+        followsSpeed: { chosen: null, origin: 'assumed', doubt: { kind: 'exact' } },
+      },
+      keys: {},
+      line: '{key} = {value}',
+      speedUnit: 'mm/s',
+    },
+    electrical: {
+      timerClock: electrical('timerClock'),
+      pwmFrequency: electrical('pwmFrequency'),
+      fullPower: electrical('fullPower'),
+      followsSpeed: { chosen: 'no', origin: 'assumed', doubt: { kind: 'exact' } },
+    },
+    calibrate: {
+      wantedShare: calibrate('wantedShare'),
+      sightPower: calibrate('sightPower'),
+      rampTo: calibrate('rampTo'),
+      markPower: calibrate('markPower'),
+      markSpeed: calibrate('markSpeed'),
+      startX: calibrate('startX'),
+      startY: calibrate('startY'),
+      runs: {},
+      applied: {},
+    },
+    output: { card: plainBenchCard() },
+  }
+}
+
+function plainBenchCard(): BenchCard {
+  const { fullPower: _, ...card } = PLAIN_CARD
+  return card
 }
 
 /** An empty bench: X and Y on belts, everything assumed or not entered, and the instruments most people have. */
@@ -55,6 +113,7 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
     },
     optics: { power: optics('power'), wavelength: optics('wavelength'), spotX: optics('spotX'), spotY: optics('spotY') },
     safety: { eyewearDensity: factsOf(safetySchema)('eyewearDensity') },
+    ...laterSlices(['x', 'y']),
   }
 }
 

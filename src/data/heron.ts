@@ -1,9 +1,14 @@
-import type { BenchRecord, Fact, Origin } from '../core/bench'
+import type { Fact, Origin } from '../core/bench'
 import { emptyBench, instrument, type Bench } from '../core/document'
 import type { UnitId } from '../core/units'
+import { listedFact, type AxisSettings } from '../core/controller'
+export { HERON_SETTINGS, HERON_STAND_IN } from './heronRun'
+import { heronRecords } from './heronRecords'
+import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import type { BenchBundle } from './store'
 
 const MADE = '2026-11-14T10:20:00.000Z'
+const WRITTEN = '2026-11-14T12:05:00.000Z'
 
 function stated(value: number, typed: string, typedUnit: UnitId, a: number, origin: Origin = 'stated'): Fact {
   return { value, typed, typedUnit, origin, doubt: a === 0 ? { kind: 'exact' } : { kind: 'halfWidth', a } }
@@ -14,6 +19,16 @@ function read(value: number, typed: string, by: string, u: number): Fact {
 }
 
 const count = (value: number, typed = String(value)): Fact => stated(value, typed, 'count', 0)
+
+/** What Heron's machine said of an axis when it was last read. */
+function inMachine(steps: string, travel: string): AxisSettings {
+  return {
+    steps: listedFact(steps, 'steps/mm', WRITTEN),
+    topSpeed: listedFact('200.0', 'mm/s', WRITTEN),
+    acceleration: listedFact('500.0', 'mm/s2', WRITTEN),
+    travel: listedFact(travel, 'mm', WRITTEN),
+  }
+}
 
 /** Heron, the demo: a self-built engraver in an allotment society's shed. Every number is invented. */
 export function heron(id = 'heron'): BenchBundle {
@@ -63,6 +78,27 @@ export function heron(id = 'heron'): BenchBundle {
         carriageDepth: stated(74, '74', 'mm', 1),
       },
     },
+    controller: {
+      ...blank.controller,
+      axes: { x: inMachine('80.416', '430.0'), y: inMachine('80.000', '310.0') },
+      beam: {
+        fullPower: listedFact('1000', 'count', WRITTEN),
+        pwmFrequency: listedFact('1000', 'Hz', WRITTEN),
+        followsSpeed: { chosen: 'no', origin: 'measured', doubt: { kind: 'exact' }, at: WRITTEN },
+      },
+    },
+    electrical: {
+      timerClock: stated(16e6, '16', 'MHz', 0),
+      pwmFrequency: stated(5000, '5', 'kHz', 50),
+      fullPower: count(1000),
+      followsSpeed: { chosen: 'no', origin: 'stated', doubt: { kind: 'exact' } },
+    },
+    calibrate: {
+      ...blank.calibrate,
+      markPower: { value: 0.14, typed: '14', typedUnit: 'percent', origin: 'measured', doubt: { kind: 'exact' }, at: RUN_MADE },
+      runs: { [HERON_RUN]: heronRun },
+      applied: { x: HERON_RUN },
+    },
     optics: {
       power: stated(5.5, '5.5', 'W', 0.3),
       wavelength: stated(455, '455', 'nm', 5),
@@ -71,47 +107,5 @@ export function heron(id = 'heron'): BenchBundle {
     },
     safety: { eyewearDensity: stated(6, '6', 'OD', 0) },
   }
-  return { bench, records: [cornersRecord(id), settingRecord(id)], files: [] }
-}
-
-function cornersRecord(benchId: string): BenchRecord {
-  return {
-    id: `${benchId}-corners`,
-    benchId,
-    at: MADE,
-    stage: 'motion',
-    title: 'Corners measured with the tape',
-    note: 'Four pencil crosses on a sheet of birch ply, burnt at 2 % and read over the outer edges.',
-    redo: 'Measure the two sides and both diagonals again.',
-    read: [
-      { path: 'motion.corners.fromOrigin', value: 500.3 },
-      { path: 'motion.corners.across', value: 499.7 },
-      { path: 'motion.corners.width', value: 400 },
-      { path: 'motion.corners.depth', value: 300 },
-    ],
-    gave: [{ figure: 'motion.outOfSquare', args: [], value: 0.00125, same: 0.0005 }],
-    beneath: [],
-  }
-}
-
-function settingRecord(benchId: string): BenchRecord {
-  const read = (axis: string) => [
-    { path: `motion.axes.${axis}.fullSteps`, value: 200 },
-    { path: `motion.axes.${axis}.microsteps`, value: 16 },
-    { path: `motion.axes.${axis}.drive`, value: 'belt' },
-    { path: `motion.axes.${axis}.beltPitch`, value: 2 },
-    { path: `motion.axes.${axis}.pulleyTeeth`, value: 20 },
-  ]
-  return {
-    id: `${benchId}-steps`,
-    benchId,
-    at: '2026-11-14T11:05:00.000Z',
-    stage: 'controller',
-    title: 'Steps per millimetre typed into the controller',
-    note: 'X and Y alike, read back from its settings.',
-    redo: 'Type the steps per millimetre into the controller again and read them back.',
-    read: [...read('x'), ...read('y')],
-    gave: ['x', 'y'].map((axis) => ({ figure: 'motion.stepsPerMm', args: [axis], value: 80, same: 0.05 })),
-    beneath: [],
-  }
+  return { bench, records: heronRecords(id), files: [] }
 }

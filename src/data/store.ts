@@ -45,7 +45,7 @@ export async function loadBench(db: Database, id: string): Promise<Outcome<OpenB
   const { revision, savedAt, marks } = row
   return accepted({
     bench: read.value,
-    records: records.filter((it) => recordSchema.safeParse(it).success),
+    records: records.filter((it) => recordSchema.safeParse(it).success).sort((p, q) => p.at.localeCompare(q.at)),
     files,
     revision,
     savedAt,

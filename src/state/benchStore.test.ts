@@ -29,7 +29,7 @@ describe('undo (T12)', () => {
     const stale = () => consequences(engineOf(state().bench as Bench), state().records, STAGE_IDS).length
     const teeth = bench.motion.axes['x']!.pulleyTeeth
     setFact('motion.axes.x.pulleyTeeth', { ...teeth, value: 16, typed: '16' }, 'teeth')
-    expect(stale()).toBe(1)
+    expect(stale()).toBe(3)
     undo()
     expect(stale()).toBe(0)
   })

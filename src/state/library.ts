@@ -20,6 +20,7 @@ import {
 import { closeInStore, openInStore, useBenchStore, type SaveState } from './benchStore'
 import { engineOf, marksOf } from './evaluate'
 import { newId } from './ids'
+import { resetDemoMachine } from './machine'
 
 /** The browser's benches: opened, kept, copied, deleted, written to files. */
 const db = new Database()
@@ -50,6 +51,7 @@ export async function openDemo(): Promise<Outcome<string>> {
 
 /** Throws the demo's changes away and puts it back as it was. */
 export async function resetDemo(): Promise<Outcome<string>> {
+  resetDemoMachine()
   await deleteBench(db, 'heron')
   return keep(heron())
 }

@@ -9,6 +9,9 @@ export type Draft = Pick<Entry, 'typed' | 'origin'> & {
   readonly day: string
 }
 
+/** The parts of Controller, in the order of the work. */
+export type ControllerPart = 'settings' | 'ramp' | 'run'
+
 /** What is open, pointed at and half typed. Nothing of it is saved with the bench. */
 interface Session {
   /** The field whose editor is open; a fact may stand in several places. */
@@ -16,6 +19,12 @@ interface Session {
   readonly drafts: Readonly<Record<Path, Draft>>
   /** Axis whose drive is brought out. */
   readonly axisId: string | null
+  /** Which part of Controller is open. */
+  readonly part: ControllerPart
+  /** The scale run that is looked at; null: the newest. */
+  readonly runId: string | null
+  /** The reading that the plate brings out. */
+  readonly pointedReading: string | null
   /** Axis the pointer rests on. */
   readonly pointedAxis: string | null
   /** Where the head stands in the picture, mm from the origin; null until it is moved: the middle of its travel. */
@@ -23,6 +32,8 @@ interface Session {
   readonly nameplate: string | null
   readonly palette: boolean
   readonly shortcuts: boolean
+  /** The cautions before a burn: asked for once a session. */
+  readonly cautions: 'not asked' | 'asking' | 'taken'
   /** Whether anything has been said in passing yet. */
   readonly notices: boolean
 }
@@ -31,11 +42,15 @@ export const useSession = create<Session>()(() => ({
   editing: null,
   drafts: {},
   axisId: null,
+  part: 'settings',
+  runId: null,
+  pointedReading: null,
   pointedAxis: null,
   head: null,
   nameplate: null,
   palette: false,
   shortcuts: false,
+  cautions: 'not asked',
   notices: false,
 }))
 
@@ -58,6 +73,25 @@ export function dropDraft(path: Path): void {
   useSession.setState(({ drafts }) => ({ drafts: Object.fromEntries(Object.entries(drafts).filter(([at]) => at !== path)) }))
 }
 
+let answerCautions: ((taken: boolean) => void) | null = null
+
+/** Asks for the cautions before a program that turns the beam on leaves; once they were taken, not again. */
+export function askCautions(): Promise<boolean> {
+  if (useSession.getState().cautions === 'taken') return Promise.resolve(true)
+  answerCautions?.(false)
+  useSession.setState({ cautions: 'asking' })
+  return new Promise((resolve) => {
+    answerCautions = resolve
+  })
+}
+
+/** Ends the asking. */
+export function endCautions(taken: boolean): void {
+  useSession.setState({ cautions: taken ? 'taken' : 'not asked' })
+  answerCautions?.(taken)
+  answerCautions = null
+}
+
 /** Where a fact is edited when something else asks for it: cells of the nameplate, else the given of its stage. */
 const ON_NAMEPLATE: Readonly<Record<Path, string>> = {
   'optics.power': 'beam',
@@ -67,12 +101,32 @@ const ON_NAMEPLATE: Readonly<Record<Path, string>> = {
   'safety.eyewearDensity': 'eyewear',
 }
 
-/** Brings a fact into view and opens its editor: selects its axis, or opens its cell of the nameplate. */
+export function isOnNameplate(path: Path): boolean {
+  return ON_NAMEPLATE[path] !== undefined
+}
+
+/** The part of Controller on which a fact stands. */
+function partOf(path: Path): { readonly part?: ControllerPart } {
+  if (path.startsWith('controller.')) return { part: 'settings' }
+  if (/^calibrate\.(sightPower|rampTo|markPower|markSpeed)$/.test(path)) return { part: 'ramp' }
+  return path.startsWith('calibrate.') || path.startsWith('instruments.') ? { part: 'run' } : {}
+}
+
+/** How long a field may take to come into view, in frames. */
+const MOST_FRAMES = 60
+
+/** Opens the editor of a fact as soon as its field stands on the page. */
+function openWhenThere(path: Path, place: string, frames = 0): void {
+  const there = document.querySelector(`[data-fact="${CSS.escape(path)}"][data-place="${place}"]`) !== null
+  if (there || frames === MOST_FRAMES) startEditing(path, place)
+  else requestAnimationFrame(() => openWhenThere(path, place, frames + 1))
+}
+
+/** Brings a fact into view and opens its editor: selects its axis or part, or opens its cell of the nameplate. */
 export function revealFact(path: Path): void {
   const cell = ON_NAMEPLATE[path]
   const [, list, id] = path.split('.')
   const axisId = list === 'axes' && id !== undefined ? { axisId: id } : {}
-  useSession.setState({ nameplate: cell ?? null, ...axisId })
-  // The editor opens once its field stands on the page.
-  requestAnimationFrame(() => startEditing(path, cell === undefined ? 'given' : 'nameplate'))
+  useSession.setState({ nameplate: cell ?? null, ...axisId, ...partOf(path) })
+  requestAnimationFrame(() => openWhenThere(path, cell === undefined ? 'given' : 'nameplate'))
 }

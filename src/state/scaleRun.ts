@@ -1,0 +1,223 @@
+import { enterFact, getAt, setAt, shownNumber, standardUncertainty, type Path } from '../core/bench'
+import {
+  calibratedStepsOf,
+  planScaleRun,
+  rampPowers,
+  rampSteps,
+  readingDefs,
+  scaleRunSteps,
+  type ReadingDef,
+  type RunPlan,
+  type ScaleRun,
+} from '../core/calibrate'
+import { axisIds, benchFactSpec, cardOf, type Bench } from '../core/document'
+import { writeProgram, type Step } from '../core/gcode'
+import { smallestStep, steps } from '../core/motion'
+import { refused, type Finding, type Outcome } from '../core/units'
+import { editBench, setFact, useBenchStore } from './benchStore'
+import { calibrationRedo } from './controller'
+import { engineOf } from './evaluate'
+import { newId } from './ids'
+import { keepRecord } from './library'
+import { readStandIn } from './machine'
+
+/** Ids of the axes that scan. */
+export function scanIds(bench: Bench): { readonly x: string; readonly y: string } {
+  const of = (letter: string): string => axisIds(bench).find((id) => bench.motion.axes[id]?.letter === letter) ?? ''
+  return { x: of('X'), y: of('Y') }
+}
+
+/** A scale run planned for the open bench and one of its instruments. */
+export function planRun(bench: Bench, instrumentId: string): Outcome<RunPlan> {
+  const engine = engineOf(bench)
+  const { x, y } = scanIds(bench)
+  const { startX, startY, wantedShare } = bench.calibrate
+  const instrument = bench.instruments[instrumentId]
+  if (instrument === undefined) return refused('no-instrument', 'Choose the instrument that the spans will be read with.')
+  const numbers = {
+    travelX: bench.motion.axes[x]?.travel.value ?? null,
+    travelY: bench.motion.axes[y]?.travel.value ?? null,
+    stepX: shownNumber(engine.value(smallestStep, x).result),
+    stepY: shownNumber(engine.value(smallestStep, y).result),
+    startX: startX.value,
+    startY: startY.value,
+    wanted: wantedShare.value,
+  }
+  const { travelX, travelY, stepX, stepY, wanted } = numbers
+  if (travelX === null || travelY === null || stepX === null || stepY === null) {
+    return refused('not-known', 'Enter drive and travel of X and Y on Motion first: the run is laid out in them.')
+  }
+  if (numbers.startX === null || numbers.startY === null || wanted === null) {
+    return refused('not-known', 'Enter where the marks begin and how true the size is wanted.')
+  }
+  return planScaleRun({
+    origin: { x: numbers.startX, y: numbers.startY },
+    travel: { x: travelX, y: travelY },
+    step: { x: stepX, y: stepY },
+    wantedShare: wanted,
+    instrument: { ...instrument, uScale: standardUncertainty(instrument.scale.doubt) },
+    system: bench.units,
+  })
+}
+
+/** Makes a run as planned, with what is in force now. @returns Its id, or what stands in the way. */
+export function makeRun(instrumentId: string): Outcome<string> {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return refused('closed', 'No bench is open.')
+  const plan = planRun(bench, instrumentId)
+  if (!plan.ok) return plan
+  const axes = scanIds(bench)
+  const engine = engineOf(bench)
+  const inForce = {
+    x: bench.controller.axes[axes.x]?.steps.value ?? null,
+    y: bench.controller.axes[axes.y]?.steps.value ?? null,
+  }
+  const nominal = {
+    x: shownNumber(engine.value(steps, axes.x).result),
+    y: shownNumber(engine.value(steps, axes.y).result),
+  }
+  const { markPower, markSpeed, runs } = bench.calibrate
+  if (inForce.x === null || inForce.y === null) {
+    return refused(
+      'steps-not-read',
+      'The steps in the machine are not known: read its settings first. They are what the run corrects.',
+    )
+  }
+  if (markPower.value === null || markSpeed.value === null) {
+    return refused('no-power', 'The marking power is not known: burn the faint ramp first, or enter it.')
+  }
+  if (nominal.x === null || nominal.y === null) return refused('not-known', 'Enter the drive of X and Y on Motion first.')
+  const run: ScaleRun = {
+    order: 1 + Math.max(0, ...Object.values(runs).map((it) => it.order)),
+    at: new Date().toISOString(),
+    axes,
+    instrument: instrumentId,
+    inForce: { x: inForce.x, y: inForce.y },
+    nominal: { x: nominal.x, y: nominal.y },
+    power: markPower.value,
+    speed: markSpeed.value,
+    ...plan.value.shape,
+    readings: {},
+  }
+  const id = newId()
+  const refusal = editBench('a new scale run', (it) => setAt(it, `calibrate.runs.${id}`, run))
+  return refusal === null ? { ok: true, value: id, findings: [] } : refused('refused', refusal)
+}
+
+/** Throws a run away; one that is applied stays. Undo brings it back. */
+export function dropRun(runId: string): string | null {
+  return editBench('a scale run thrown away', (it) =>
+    Object.values(it.calibrate.applied).includes(runId) ? it : setAt(it, `calibrate.runs.${runId}`, undefined),
+  )
+}
+
+export function readingPath(runId: string, readingId: string): Path {
+  return `calibrate.runs.${runId}.readings.${readingId}`
+}
+
+/** Enters one reading as typed; nothing typed takes it back. @returns What stands in the way; empty when it stands. */
+export function enterReading(runId: string, def: ReadingDef, typed: string): readonly Finding[] {
+  const { bench } = useBenchStore.getState()
+  const run = bench?.calibrate.runs[runId]
+  const path = readingPath(runId, def.id)
+  const spec = benchFactSpec(path)
+  if (bench === null || run === undefined || spec === undefined) return []
+  if (typed.trim() === '') {
+    if (getAt(bench, path) !== undefined) editBench(`${def.words}, taken back`, (it) => setAt(it, path, undefined))
+    return []
+  }
+  const instrument = bench.instruments[run.instrument]
+  const at = new Date().toISOString()
+  const known = instrument === undefined ? null : { id: run.instrument, ...instrument }
+  const read = enterFact({ typed, origin: 'measured', instrument: known, at }, spec, bench.units)
+  if (!read.ok) return read.findings
+  const u = standardUncertainty(read.value.doubt)
+  const doubt = { kind: 'pooled', u, figure: 'calibrate.scatter', args: [runId] } as const
+  const refusal = setFact(path, { ...read.value, doubt }, def.words)
+  return refusal === null ? read.findings : [{ code: 'refused', severity: 'error', message: refusal }]
+}
+
+/** Takes the readings that are missing with the stand-in's calipers. @returns Why one could not be taken, or null. */
+export async function readRun(runId: string): Promise<string | null> {
+  const { bench } = useBenchStore.getState()
+  const run = bench?.calibrate.runs[runId]
+  if (run === undefined) return 'This run is gone.'
+  for (const def of readingDefs(run).filter((it) => run.readings[it.id] === undefined)) {
+    const out = await readStandIn({ from: def.from, to: def.to, over: def.edges === 'over' })
+    if (!out.ok) return `${def.words}: ${out.why}`
+    const [finding] = enterReading(runId, def, `${out.value.toFixed(2)} mm`).filter((it) => it.severity === 'error')
+    if (finding !== undefined) return `${def.words}: ${finding.message}`
+  }
+  return null
+}
+
+/** Lets an axis's steps follow a run, with its record. @returns What stands in the way, or null. */
+export async function applyRun(runId: string, axisId: string): Promise<string | null> {
+  const refusal = editBench('a scale run applied', (it) => setAt(it, `calibrate.applied.${axisId}`, runId))
+  if (refusal !== null) return refusal
+  const { bench, records } = useBenchStore.getState()
+  if (bench === null) return 'No bench is open.'
+  const letter = bench.motion.axes[axisId]?.letter ?? ''
+  const figure = engineOf(bench).withDoubt(calibratedStepsOf, axisId)
+  const program = records.filter((it) => it.redo === programRedo('scale run')).at(-1)
+  return keepRecord(
+    {
+      stage: 'controller',
+      title: `Scale run applied to ${letter}`,
+      note: '',
+      redo: calibrationRedo(`${letter} steps`),
+      beneath: program === undefined ? [] : [program.id],
+    },
+    [{ id: figure.def.id, args: [axisId], same: figure.doubt?.expanded ?? 0 }],
+    [],
+  )
+}
+
+/** Takes an axis off its run again: its steps are those of the drive train. */
+export function unapplyRun(axisId: string): string | null {
+  return editBench('a scale run no longer applied', (it) => setAt(it, `calibrate.applied.${axisId}`, undefined))
+}
+
+/** Steps of a run's program. */
+export function runSteps(run: ScaleRun): readonly Step[] {
+  return scaleRunSteps(run, run.power, run.speed)
+}
+
+/** The faint ramp of the open bench: its powers and its steps; null while something is missing. */
+export function rampOf(bench: Bench): { readonly powers: readonly number[]; readonly steps: readonly Step[] } | null {
+  const { sightPower, rampTo, markSpeed, startX, startY } = bench.calibrate
+  const given = [sightPower.value, rampTo.value, markSpeed.value, startX.value, startY.value]
+  const [from, to, speed, x, y] = given
+  if (from == null || to == null || speed == null || x == null || y == null || to < from) return null
+  const powers = rampPowers(from, to)
+  return { powers, steps: rampSteps({ x, y }, powers, speed) }
+}
+
+/** A program through the bench's output card. */
+export function writeThroughCard(bench: Bench, program: readonly Step[]): Outcome<string> {
+  const card = cardOf(bench)
+  return card === null
+    ? refused('no-full-power', 'The full power word is not known: enter it on Power. Every power is a share of it.')
+    : writeProgram(program, card)
+}
+
+/** What to redo when a program that was handed out is stale. */
+export function programRedo(name: string): string {
+  return `Write the program again: ${name}.`
+}
+
+/** Writes down that a program left: it was laid out for the drive train of now. @returns Why not, or null. */
+export function recordHandOut(name: string, how: string): Promise<string | null> {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return Promise.resolve('No bench is open.')
+  const { x, y } = scanIds(bench)
+  const figures = [x, y].map((id) => {
+    const value = shownNumber(engineOf(bench).value(steps, id).result) ?? 0
+    return { id: steps.id, args: [id], same: value * 0.0005 }
+  })
+  return keepRecord(
+    { stage: 'controller', title: `Program handed out: ${name}`, note: how, redo: programRedo(name), beneath: [] },
+    figures,
+    [],
+  )
+}

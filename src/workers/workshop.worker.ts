@@ -1,0 +1,80 @@
+import '../core/zodPolicy'
+import * as Comlink from 'comlink'
+import {
+  createStandIn,
+  readCalipers,
+  seeded,
+  type Mark,
+  type Random,
+  type Reading,
+  type ReadOut,
+  type StandIn,
+  type StandInFault,
+  type StandInSpec,
+} from '../core/workshop'
+
+/** Seconds of the stand-in's clock for one of the wall's; Infinity: at once. */
+export type ClockRate = number
+
+export interface StandInStart {
+  readonly spec: StandInSpec
+  readonly number: number
+  readonly settings: Readonly<Record<string, string>>
+  readonly fault: StandInFault | null
+  readonly rate: ClockRate
+  /** Draws the noise of the calipers: another number, other noise. */
+  readonly noise: number
+}
+
+/** The stand-in on its own clock, away from the page. */
+export interface WorkshopWorker {
+  start(options: StandInStart, hear: (line: string) => void): void
+  receive(line: string): void
+  setRate(rate: ClockRate): void
+  marks(): readonly (Mark | null)[]
+  settings(): Readonly<Record<string, string>>
+  read(reading: Reading): ReadOut
+}
+
+const TICK = 40
+const CALIPERS = { max: 150, resolution: 0.01 }
+
+let standIn: StandIn | null = null
+let noise: Random = seeded(1)
+let rate: ClockRate = 1
+let timer: ReturnType<typeof setInterval> | undefined
+
+/** Time passes only while there is something to do. */
+function keepTime(): void {
+  if (standIn === null || standIn.resting || timer !== undefined) return
+  timer = setInterval(() => {
+    standIn?.advance(rate === Infinity ? Infinity : (rate * TICK) / 1000)
+    if (standIn?.resting !== false) {
+      clearInterval(timer)
+      timer = undefined
+    }
+  }, TICK)
+}
+
+const api: WorkshopWorker = {
+  start(options, hear) {
+    rate = options.rate
+    noise = seeded(options.noise)
+    standIn = createStandIn({ ...options, say: hear })
+  },
+  receive(line) {
+    standIn?.receive(line)
+    keepTime()
+  },
+  setRate(next) {
+    rate = next
+  },
+  marks: () => standIn?.marks ?? [],
+  settings: () => standIn?.settings ?? {},
+  read: (reading) =>
+    standIn === null
+      ? { ok: false, why: 'The stand-in is not connected.' }
+      : readCalipers(standIn.marks, reading, CALIPERS, standIn.hidden.calipers, noise),
+}
+
+Comlink.expose(api)

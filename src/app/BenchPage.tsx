@@ -2,7 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react'
 import { Navigate, useLocation, useParams } from 'react-router'
 import { STAGES } from '../core/document'
 import type { Finding } from '../core/units'
-import { openBench, revealFact, useBenchStore } from '../state'
+import { connectDemo, openBench, revealFact, useBenchStore } from '../state'
 import { Boundary, Findings } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
@@ -11,9 +11,13 @@ import { SaveNotice } from './SaveNotice'
 import { StageRoute } from './StageRoute'
 
 const loadMotion = () => import('../screens/motion/Motion')
+const loadPower = () => import('../screens/power/Power')
+const loadController = () => import('../screens/controller/Controller')
 const loadWork = () => import('../screens/work/Work')
 const loadUnbuilt = () => import('../screens/unbuilt/Unbuilt')
 const Motion = lazy(async () => ({ default: (await loadMotion()).Motion }))
+const Power = lazy(async () => ({ default: (await loadPower()).Power }))
+const Controller = lazy(async () => ({ default: (await loadController()).Controller }))
 const Work = lazy(async () => ({ default: (await loadWork()).Work }))
 const Unbuilt = lazy(async () => ({ default: (await loadUnbuilt()).Unbuilt }))
 
@@ -51,6 +55,8 @@ function StageSheet({ benchId, stage }: { readonly benchId: string; readonly sta
   const found = STAGES.find(({ id }) => id === stage)
   if (found === undefined) return <NoStage benchId={benchId} name={stage} />
   if (found.id === 'motion') return <Motion />
+  if (found.id === 'power') return <Power />
+  if (found.id === 'controller') return <Controller />
   if (found.id === 'work') return <Work />
   return <Unbuilt stage={found} />
 }
@@ -86,9 +92,12 @@ function useIdleWork(open: boolean): void {
     if (!open) return
     const work = (): void => {
       void loadMotion()
+      void loadPower()
+      void loadController()
       void loadWork()
       void loadUnbuilt()
       useBenchStore.setState({ worked: true })
+      void connectDemo()
     }
     if (typeof requestIdleCallback === 'undefined') {
       const timer = setTimeout(work, 300)

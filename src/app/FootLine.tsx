@@ -1,5 +1,5 @@
-import { displayUnit, printQuantity } from '../core/units'
-import { redo, undo, useBenchStore, useHistory, useSession, type SaveState } from '../state'
+import { displayUnit, printQuantity, sayShare } from '../core/units'
+import { redo, stopMachine, undo, useBenchStore, useHistory, useMachine, useSession, type SaveState } from '../state'
 import { Legend, useUnits } from '../ui'
 
 /** The foot line: the beam's state, where the head stands in the picture, origins, undo, saving, the palette. */
@@ -7,12 +7,7 @@ export function FootLine() {
   const history = useHistory()
   return (
     <footer className="no-print flex min-h-[34px] flex-wrap items-center gap-x-6 gap-y-1 border-t border-ink px-4 py-1 text-[13px] md:col-span-2">
-      <span className="flex items-center gap-1.5">
-        <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden>
-          <circle cx="6" cy="6" r="4.6" fill="none" stroke="var(--ink)" strokeWidth="1.4" />
-        </svg>
-        Beam off, no machine connected
-      </span>
+      <Beam />
       <HeadPosition />
       <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
         <span className="hidden text-[12px] lg:block">
@@ -34,8 +29,51 @@ export function FootLine() {
   )
 }
 
+/** The beam's state, and the way to end it while something runs. */
+function Beam() {
+  const link = useMachine((it) => it.link)
+  const running = useMachine((it) => it.running)
+  const power = useMachine((it) => it.report?.power ?? 0)
+  const lit = running && power > 0
+  return (
+    <span className="flex items-center gap-1.5" data-beam={lit ? 'on' : 'off'}>
+      <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden>
+        <circle
+          cx="6"
+          cy="6"
+          r="4.6"
+          fill={lit ? 'var(--ember)' : 'none'}
+          stroke={lit ? 'var(--ember)' : 'var(--ink)'}
+          strokeWidth="1.4"
+        />
+      </svg>
+      {lit ? `Beam on, ${sayShare(power)}` : `Beam off, ${sayLink(link, running)}`}
+      {running && (
+        <button type="button" className="button ml-2 min-h-7 py-0" onClick={stopMachine}>
+          Stop
+        </button>
+      )}
+    </span>
+  )
+}
+
+function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean): string {
+  switch (link) {
+    case 'none':
+      return 'no machine connected'
+    case 'opening':
+      return 'connecting'
+    case 'faulted':
+      return 'stand-in at fault'
+    case 'open':
+      return running ? 'stand-in at work' : 'stand-in at rest'
+  }
+}
+
 function HeadPosition() {
-  const head = useSession((it) => it.head)
+  const report = useMachine((it) => it.report)
+  const pictured = useSession((it) => it.head)
+  const head = report ?? pictured
   const system = useUnits()
   const unit = displayUnit('length', system)
   const print = (value: number): string => {
@@ -44,7 +82,11 @@ function HeadPosition() {
   }
   if (head === null) return null
   return (
-    <span className="num hidden text-second sm:block" role="note" aria-label="Head in the picture">
+    <span
+      className="num hidden text-second sm:block"
+      role="note"
+      aria-label={report === null ? 'Head in the picture' : 'Head of the machine'}
+    >
       X {print(head.x)} Y {print(head.y)} {unit}
     </span>
   )

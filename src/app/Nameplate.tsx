@@ -3,7 +3,8 @@ import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
 import { axisIds, type Bench } from '../core/document'
-import { steps, topSpeed } from '../core/motion'
+import { calibratedStepsOf } from '../core/calibrate'
+import { topSpeed } from '../core/motion'
 import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
 import { shownBench, useBenchStore, useFigure, useSession, useVerdicts } from '../state'
@@ -121,7 +122,7 @@ function TravelCell({ bench }: { readonly bench: Bench }) {
 function StepsCell({ bench }: { readonly bench: Bench }) {
   const system = useUnits()
   const { x, y } = axesCalled(bench)
-  const [ofX, ofY] = [useFigure(steps, x), useFigure(steps, y)]
+  const [ofX, ofY] = [useFigure(calibratedStepsOf, x), useFigure(calibratedStepsOf, y)]
   const [topX, topY] = [useFigure(topSpeed, x), useFigure(topSpeed, y)]
   const slower = [topX, topY]
     .filter((it): it is WithDoubt<number> => it !== null && shownNumber(it.result) !== null)

@@ -2,24 +2,27 @@ import { lazy, Suspense } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useLocation, useNavigate } from 'react-router'
 import { STAGES } from '../core/document'
-import { redo, undo, useBenchStore, useSession } from '../state'
+import { redo, stopMachine, undo, useBenchStore, useSession } from '../state'
 import { exportBench } from '../ui'
 import { notify } from './notify'
 
 const Palette = lazy(async () => ({ default: (await import('./Palette')).Palette }))
 const Shortcuts = lazy(async () => ({ default: (await import('./Shortcuts')).Shortcuts }))
+const BeforeBurn = lazy(async () => ({ default: (await import('./BeforeBurn')).BeforeBurn }))
 const Notices = lazy(async () => ({ default: (await import('./Notices')).Notices }))
 
 /** What lies over every page: the palette, the list of keys, notices; and the keys themselves. */
 export function Overlays() {
   const palette = useSession((it) => it.palette)
   const shortcuts = useSession((it) => it.shortcuts)
+  const cautions = useSession((it) => it.cautions)
   const notices = useSession((it) => it.notices)
   useKeys()
   return (
     <Suspense fallback={null}>
       {palette && <Palette />}
       {shortcuts && <Shortcuts />}
+      {cautions === 'asking' && <BeforeBurn />}
       {notices && <Notices />}
     </Suspense>
   )
@@ -40,6 +43,7 @@ function useKeys(): void {
   useHotkeys('mod+z', () => say('Undone', undo()), { preventDefault: true })
   useHotkeys('mod+shift+z, mod+y', () => say('Done again', redo()), { preventDefault: true })
   useHotkeys('mod+s', () => exportOpen(), everywhere)
+  useHotkeys('mod+period', stopMachine, everywhere)
   useHotkeys('bracketleft, [', () => step(-1), { useKey: true })
   useHotkeys('bracketright, ]', () => step(1), { useKey: true })
 }

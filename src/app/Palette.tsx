@@ -2,7 +2,7 @@ import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
 import { labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
-import { editBench, openDemo, redo, revealFact, setTheme, undo, useBenchStore, useSession } from '../state'
+import { editBench, isOnNameplate, openDemo, redo, revealFact, setTheme, undo, useBenchStore, useSession } from '../state'
 import { exportBench } from '../ui'
 import { Over } from './Over'
 
@@ -34,7 +34,7 @@ export function Palette() {
       bench === null
         ? []
         : factEntries(bench, (path) => {
-            void navigate(`/bench/${bench.id}/motion`)
+            if (!isOnNameplate(path)) void navigate(`/bench/${bench.id}/${stageOfPath(path)}`)
             revealFact(path)
           }),
     ],
@@ -77,7 +77,7 @@ export function Palette() {
 function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
   const entries: Entry[] = []
   eachFact(bench, (path, node) => {
-    if (!isFact(node) || stageOfPath(path) === '' || path.startsWith('instruments.')) return
+    if (!isFact(node) || path.startsWith('instruments.') || path.startsWith('calibrate.runs.')) return
     const { text, unit } = showFact(node)
     entries.push({
       words: labelAt(bench, path),

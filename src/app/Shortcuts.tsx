@@ -4,6 +4,7 @@ import { Over } from './Over'
 const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl K', 'Find a stage, a fact or a command'],
   ['?', 'This list'],
+  ['Ctrl .', 'Beam off and stop: the connected machine, at once'],
   ['Ctrl Z', 'Undo the last edit'],
   ['Ctrl Shift Z', 'Do it again'],
   ['Ctrl S', 'Export the bench file (saving happens by itself)'],

@@ -1,19 +1,30 @@
 import type { ReactNode } from 'react'
+import { useNavigate } from 'react-router'
 import type { Path } from '../core/bench'
-import { revealFact } from '../state'
+import { stageOfPath } from '../core/document'
+import { isOnNameplate, revealFact, useBenchStore } from '../state'
 
-/** Words that lead to a fact: its stage or cell comes into view and its editor opens. */
+/** Words that lead to a fact: its stage, or its cell of the nameplate, comes into view and its editor opens. */
 export function FactLink({ path, children }: { readonly path: Path; readonly children: ReactNode }) {
+  const navigate = useNavigate()
+  const benchId = useBenchStore((it) => it.bench?.id ?? '')
+  const to = `/bench/${benchId}/${stageOfPath(path)}`
   return (
     <a
       className="link"
-      href={`#${path}`}
+      href={`${to}#${path}`}
       onClick={(event) => {
         event.preventDefault()
+        const here = isOnNameplate(path) || window.location.pathname === to || standsHere(path)
+        if (!here) void navigate(to)
         revealFact(path)
       }}
     >
       {children}
     </a>
   )
+}
+
+function standsHere(path: Path): boolean {
+  return document.querySelector(`[data-fact="${CSS.escape(path)}"][data-place="given"]`) !== null
 }

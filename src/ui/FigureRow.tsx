@@ -1,5 +1,5 @@
 import { useId, useState } from 'react'
-import { sayUnknown, type FigureDef, type WithDoubt } from '../core/bench'
+import { sayUnknown, type FigureDef, type OwnDoubt, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { useBenchStore, useFigure } from '../state'
 import { sayQuantity } from '../core/units'
@@ -16,7 +16,7 @@ export function FigureRow<A extends readonly string[]>({
   label,
   note,
 }: {
-  readonly def: FigureDef<Bench, A>
+  readonly def: FigureDef<Bench, A, number | OwnDoubt>
   readonly args: A
   readonly label?: string
   readonly note?: string

@@ -2,6 +2,7 @@ import type { Finding } from '../core/units'
 
 /** What is wrong or doubtful, each with what to do; read out when it appears. */
 export function Findings({ findings }: { readonly findings: readonly Finding[] }) {
+  if (findings.length === 0) return null
   return (
     <div role="alert">
       <ul className="m-0 list-none p-0">

@@ -110,7 +110,7 @@ function wording(verdict: Verdict, bench: Bench, system: UnitSystem) {
     const node = getAt(bench, path)
     if (!isFact(node)) return ''
     const { text, unit } = showFact(node)
-    return `${text}${unit === '' || unit === '°' ? unit : `\u00a0${unit}`}`
+    return `${text}${unit === '' || unit === '°' || unit === '%' ? unit : `\u00a0${unit}`}`
   }
   const said = verdict.def.say({
     mark: verdict.mark,

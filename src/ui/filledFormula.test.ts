@@ -32,7 +32,10 @@ describe('a formula with its numbers', () => {
 
   it('leaves no symbol behind in any figure of the product', () => {
     for (const def of FIGURES) {
-      const args = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
+      const run =
+        /^calibrate\.(lineFit|scatter|scale|sizeError|lineWidth|backlash|outOfSquare|squareMargin|driveFactor|stepsFound)$/
+      const axis = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
+      const args = run.test(def.id) ? ['run-1', 'x'] : axis
       expect(filled(def.id, args), def.id).not.toMatch(/\\v\{|\?|undefined|NaN/)
       expect(plainFormula(def.formula), def.id).not.toContain('\\v')
     }

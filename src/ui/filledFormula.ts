@@ -17,7 +17,7 @@ export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSyste
   const { def, args } = figure
   const right = def.formula.slice(def.formula.indexOf('=') + 1).split('\\quad')[0] ?? ''
   const number = (symbol: string): string => {
-    const target = def.symbols[symbol]?.replace('{0}', args[0] ?? '') ?? ''
+    const target = def.symbols[symbol]?.replace(/\{(\d)\}/g, (_, i: string) => args[Number(i)] ?? '') ?? ''
     return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
   }
   const result = shownNumber(figure.result) ?? Number.NaN

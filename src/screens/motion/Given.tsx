@@ -1,7 +1,7 @@
-import { axisTemplate, axisIds, type Bench } from '../../core/document'
+import { axisSettingsTemplate, axisTemplate, axisIds, type Bench } from '../../core/document'
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
-import { ChoiceField, FactField, Panel } from '../../ui'
+import { ChoiceField, FactField, Panel, Sentence } from '../../ui'
 
 /** The facts of Motion as sentences: the chosen axis, the machine, the four marks. */
 export function MotionGiven() {
@@ -36,10 +36,6 @@ export function MotionGiven() {
       </Panel>
     </div>
   )
-}
-
-function Sentence({ children }: { readonly children: React.ReactNode }) {
-  return <p className="max-w-[46rem] pt-1.5 text-[15px] leading-[1.85]">{children}</p>
 }
 
 function AxisSentence({ id, bench }: { readonly id: string; readonly bench: Bench }) {
@@ -106,11 +102,15 @@ function AxisSwitch({ bench, ids, axisId }: { readonly bench: Bench; readonly id
 
 function addZ(): void {
   const id = newId()
-  editBench('adding a Z axis', (bench) => setAt(bench, `motion.axes.${id}`, axisTemplate('Z', 3)))
+  editBench('adding a Z axis', (bench) =>
+    setAt(setAt(bench, `motion.axes.${id}`, axisTemplate('Z', 3)), `controller.axes.${id}`, axisSettingsTemplate()),
+  )
   useSession.setState({ axisId: id })
 }
 
 function removeAxis(id: string): void {
-  editBench('removing the Z axis', (bench) => setAt(bench, `motion.axes.${id}`, undefined))
+  editBench('removing the Z axis', (bench) =>
+    setAt(setAt(bench, `motion.axes.${id}`, undefined), `controller.axes.${id}`, undefined),
+  )
   useSession.setState({ axisId: null })
 }

@@ -1,0 +1,120 @@
+import { useState } from 'react'
+import { machineLimits, type Bench } from '../../core/document'
+import type { Step } from '../../core/gcode'
+import { surveyProgram } from '../../core/planner'
+import { sayQuantity, type Finding, type Outcome } from '../../core/units'
+import { askCautions, engineOf, recordHandOut, runProgram, scanIds, useMachine, writeThroughCard } from '../../state'
+import { download, Findings } from '../../ui'
+
+/**
+ * A program on its way out: burnt on the stand-in, or as a file, or on paper. Before it leaves, the cautions are asked
+ * for, and what the program would do is worked.
+ */
+export function HandOut(props: {
+  readonly name: string
+  readonly steps: readonly Step[]
+  readonly bench: Bench
+  /** Called when it is about to leave: makes what its marks will be known by. Gives an id, or what stands in the way. */
+  readonly prepare: () => Outcome<string>
+  readonly burnWords: string
+}) {
+  const { name, steps, bench, prepare, burnWords } = props
+  const linked = useMachine((it) => it.link === 'open')
+  const running = useMachine((it) => it.running)
+  const report = useMachine((it) => it.report)
+  const [findings, setFindings] = useState<readonly Finding[]>([])
+  const written = writeThroughCard(bench, steps)
+  const judged = written.ok ? judge(written.value, bench) : null
+  const blocked = !written.ok || judged?.finding !== null
+
+  const leave = async (how: string, act: (text: string, id: string) => Promise<Finding | null>): Promise<void> => {
+    if (!written.ok || !(await askCautions())) return
+    const id = prepare()
+    if (!id.ok) {
+      setFindings(id.findings)
+      return
+    }
+    setFindings([])
+    const problem = await recordHandOut(name, how)
+    if (problem !== null) setFindings([{ code: 'not-recorded', severity: 'warning', message: problem }])
+    const finding = await act(written.value, id.value)
+    if (finding !== null) setFindings([finding])
+  }
+  const burn = (): void => void leave('Burnt over the link.', runProgram)
+  const file = (): void =>
+    void leave('Taken as a file.', (text) => {
+      download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(text), 'text/plain')
+      return Promise.resolve(null)
+    })
+  const print = (): void =>
+    void leave('Printed.', () => {
+      window.print()
+      return Promise.resolve(null)
+    })
+  return (
+    <div className="pt-2">
+      {judged !== null && judged.finding === null && <p className="text-[13px] text-second">{judged.words}</p>}
+      <div className="no-print mt-2 flex flex-wrap items-center gap-2">
+        {linked && (
+          <button type="button" className="button button-first" disabled={blocked || running} onClick={burn}>
+            {burnWords}
+          </button>
+        )}
+        <button type="button" className={`button ${linked ? '' : 'button-first'}`} disabled={blocked || running} onClick={file}>
+          Get the program
+        </button>
+        <button type="button" className="button" disabled={blocked || running} onClick={print}>
+          Print it
+        </button>
+        {running && (
+          <p role="status" className="num text-second">
+            {Math.round((report?.done ?? 0) * 100)}% burnt
+          </p>
+        )}
+      </div>
+      <Findings findings={[...(written.ok ? [] : written.findings), ...(judged?.finding ? [judged.finding] : []), ...findings]} />
+      {written.ok && (
+        <details className="mt-3 text-[13px] print:block">
+          <summary className="cursor-pointer text-second">The program, {written.value.split('\n').length - 1} lines</summary>
+          <pre
+            className="num mt-1 max-h-56 overflow-auto border border-rule p-2 text-[12px] leading-snug print:max-h-none print:columns-3 print:border-0"
+            tabIndex={0}
+            role="region"
+            aria-label={`The program: ${name}`}
+          >
+            {written.value}
+          </pre>
+        </details>
+      )}
+    </div>
+  )
+}
+
+/** What a short program would do on this machine, or why it must not leave. */
+function judge(text: string, bench: Bench): { readonly words: string; readonly finding: Finding | null } {
+  const survey = surveyProgram(text, machineLimits(engineOf(bench)))
+  const { x, y } = scanIds(bench)
+  const travel = { X: bench.motion.axes[x]?.travel.value ?? null, Y: bench.motion.axes[y]?.travel.value ?? null }
+  const { bounds } = survey
+  const reach = { X: [bounds?.minX ?? 0, bounds?.maxX ?? 0], Y: [bounds?.minY ?? 0, bounds?.maxY ?? 0] } as const
+  const over = (['X', 'Y'] as const).find((it) => reach[it][0] < 0 || reach[it][1] > (travel[it] ?? Infinity))
+  const length = (mm: number): string => sayQuantity(mm, null, bench.units === 'metric' ? 'mm' : 'in')
+  const error = survey.findings.find((it) => it.severity === 'error')
+  const finding: Finding | null =
+    error !== undefined
+      ? {
+          code: 'card-reads-badly',
+          severity: 'error',
+          message: `Through this output card the program cannot be read back, line ${error.line ?? 0}: ${error.message} Mend the card.`,
+        }
+      : over !== undefined
+        ? {
+            code: 'leaves-travel',
+            severity: 'error',
+            message: `The program goes to ${length(reach[over][1])} on ${over}, beyond the travel of ${length(travel[over] ?? 0)}. Let the marks begin nearer to the origin.`,
+          }
+        : null
+  const time = survey.seconds > 0 ? `${sayQuantity(Math.round(survey.seconds), null, 's')}, ` : ''
+  const words = `${time}${length(Math.round(survey.burntLength))} with the beam on, over X ${length(reach.X[0])} to ${length(reach.X[1])}, Y ${length(reach.Y[0])} to ${length(reach.Y[1])}.`
+  return { words, finding }
+}

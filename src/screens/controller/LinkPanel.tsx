@@ -1,0 +1,171 @@
+import { useState, type SyntheticEvent } from 'react'
+import type { StandInFault } from '../../core/workshop'
+import {
+  connectStandIn,
+  disconnect,
+  readSettings,
+  setClockRate,
+  standInNumber,
+  stopMachine,
+  useBenchStore,
+  useMachine,
+  type ClockRate,
+} from '../../state'
+import { Findings, Panel } from '../../ui'
+
+const RATES: readonly { readonly rate: ClockRate; readonly words: string }[] = [
+  { rate: 1, words: 'as a real one' },
+  { rate: 10, words: '10 times faster' },
+  { rate: 100, words: '100 times faster' },
+  { rate: Infinity, words: 'at once' },
+]
+
+/** The machine: the stand-in, or nothing and everything by hand. */
+export function LinkPanel() {
+  const link = useMachine((it) => it.link)
+  const finding = useMachine((it) => it.finding)
+  return (
+    <Panel title="The machine" className="no-print mb-5">
+      {link === 'none' ? <NoLink /> : <Linked />}
+      {finding !== null && <Findings findings={[finding]} />}
+    </Panel>
+  )
+}
+
+function NoLink() {
+  return (
+    <div className="py-2">
+      <p>
+        No link. Work by hand: type here what the machine says, and type into it what is asked for. Or connect the stand-in, a
+        machine with hidden errors to practise on.
+      </p>
+      <ConnectForm />
+    </div>
+  )
+}
+
+const FAULTS: readonly { readonly kind: StandInFault['kind'] | ''; readonly words: string }[] = [
+  { kind: '', words: 'nothing goes wrong' },
+  { kind: 'silent', words: 'stops answering' },
+  { kind: 'reset', words: 'starts anew in the middle' },
+  { kind: 'garble', words: 'says a garbled line' },
+  { kind: 'refuse', words: 'refuses once' },
+]
+/** The request at which a practised fault comes: in the middle of a program. */
+const FAULT_AT = 12
+
+function ConnectForm() {
+  const benchId = useBenchStore((it) => it.bench?.id ?? '')
+  const [number, setNumber] = useState(() => String(standInNumber(benchId)))
+  const [rate, setRate] = useState<ClockRate>(10)
+  const [fault, setFault] = useState<StandInFault['kind'] | ''>('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const connect = async (event: SyntheticEvent): Promise<void> => {
+    event.preventDefault()
+    const wanted = Number(number)
+    if (!Number.isInteger(wanted) || wanted < 1 || wanted > 999_999_999) {
+      setRefusal('The number of a stand-in is a whole one from 1 on. The same number hides the same machine.')
+      return
+    }
+    const problem = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT })
+    setRefusal(problem)
+    if (problem === null) await readSettings()
+  }
+  return (
+    <form className="mt-2 grid gap-2 text-[13px]" onSubmit={(event) => void connect(event)}>
+      <label className="flex items-center justify-between gap-3">
+        Stand-in number
+        <span className="flex gap-2">
+          <input
+            className="input num min-h-8 w-24 py-0.5"
+            inputMode="numeric"
+            value={number}
+            onChange={(event) => setNumber(event.target.value)}
+          />
+          <button
+            type="button"
+            className="link"
+            onClick={() => setNumber(String(1 + ((crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) % 99_999)))}
+          >
+            draw one
+          </button>
+        </span>
+      </label>
+      <label className="flex items-center justify-between gap-3">
+        Its clock runs
+        <Rates rate={rate} choose={setRate} />
+      </label>
+      <label className="flex items-center justify-between gap-3">
+        While it works
+        <select
+          className="input min-h-8 py-0.5"
+          value={fault}
+          onChange={(event) => setFault(event.target.value as StandInFault['kind'] | '')}
+        >
+          {FAULTS.map(({ kind, words }) => (
+            <option key={kind} value={kind}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <button type="submit" className="button mt-1 justify-self-start">
+        Connect the stand-in
+      </button>
+    </form>
+  )
+}
+
+function Rates({ rate, choose }: { readonly rate: ClockRate; readonly choose: (rate: ClockRate) => void }) {
+  return (
+    <select className="input min-h-8 py-0.5" value={String(rate)} onChange={(event) => choose(Number(event.target.value))}>
+      {RATES.map((it) => (
+        <option key={it.words} value={String(it.rate)}>
+          {it.words}
+        </option>
+      ))}
+    </select>
+  )
+}
+
+function Linked() {
+  const { link, running, rate, lines } = useMachine()
+  const number = standInNumber(useBenchStore((it) => it.bench?.id ?? ''))
+  return (
+    <div className="py-2">
+      <p>
+        Stand-in <span className="num">{number}</span>: {sayLink(link, running)}
+      </p>
+      <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
+        <button type="button" className="button" disabled={!running} onClick={stopMachine}>
+          Beam off and stop
+        </button>
+        <button type="button" className="button" onClick={disconnect}>
+          {link === 'faulted' ? 'Let go of it' : 'Disconnect'}
+        </button>
+        <label className="flex items-center gap-2">
+          <span className="sr-only">Its clock runs</span>
+          <Rates rate={rate} choose={setClockRate} />
+        </label>
+      </div>
+      <details className="mt-2 text-[13px]">
+        <summary className="cursor-pointer text-second">What was said on the link</summary>
+        <pre
+          className="num mt-1 max-h-48 overflow-auto border border-rule p-2 text-[12px] leading-snug"
+          tabIndex={0}
+          role="region"
+          aria-label="What was said on the link"
+        >
+          {lines.map(({ way, line }) => `${way === 'out' ? '→' : '←'} ${line}`).join('\n') || 'Nothing yet.'}
+        </pre>
+      </details>
+    </div>
+  )
+}
+
+function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean): string {
+  if (link === 'opening') return 'connecting'
+  if (link === 'faulted') return 'at fault, beam told to go off'
+  return running ? 'at work' : 'at rest'
+}

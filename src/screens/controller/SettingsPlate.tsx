@@ -1,0 +1,164 @@
+import { useState } from 'react'
+import { lineOfSetting } from '../../core/controller'
+import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
+import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings } from '../../state'
+import { ChoiceField, FactField, Findings, VerdictMark } from '../../ui'
+import type { Finding } from '../../core/units'
+
+/** By the bench beside in the machine: every setting, how far apart, and what to do. */
+export function SettingsPlate() {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  const rows = compareSettings(engineOf(bench))
+  return (
+    <div className="mt-2 shrink-0 overflow-x-auto">
+      <table className="w-full border-collapse text-left" data-plate="Settings, by the bench and in the machine">
+        <thead>
+          <tr className="border-b border-ink text-[12px] text-second">
+            <th className="py-1 pr-3 font-normal">Setting</th>
+            <th className="py-1 pr-3 text-right font-normal">By the bench</th>
+            <th className="py-1 pl-2 pr-3 font-normal">In the machine</th>
+            <th className="hidden py-1 pr-3 font-normal sm:table-cell">
+              <OffsetScale />
+            </th>
+            <th className="no-print py-1 font-normal">
+              <span className="sr-only">What to do</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Row key={row.setting.id} row={row} bench={bench} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function Row({ row, bench }: { readonly row: ComparedSetting; readonly bench: Bench }) {
+  const linked = useMachine((it) => it.link === 'open')
+  const { setting, wanted, inMachine, differs, path } = row
+  const mark = differs === null ? 'unknown' : differs ? 'look' : 'good'
+  return (
+    <tr className="border-b border-rule" data-setting={setting.id}>
+      <th scope="row" className="py-1 pr-3 font-normal">
+        {setting.label}
+        <span className="num ml-2 text-[11.5px] text-second">{row.key}</span>
+      </th>
+      <td className="num py-1 pr-3 text-right text-[15px]" data-wanted>
+        {wanted ?? <span className="text-second">not known yet</span>}
+      </td>
+      <td className="py-1 pl-1.5 pr-3 whitespace-nowrap">
+        {setting.kind === 'followsSpeed' ? <ChoiceField path={path} /> : <FactField path={path} />}
+      </td>
+      <td className="hidden py-1 pr-3 sm:table-cell">
+        <span className="flex items-center gap-2">
+          <Offset wanted={wanted} inMachine={inMachine} differs={differs} />
+          <VerdictMark mark={mark} label={differs === null ? 'not compared yet' : differs ? 'differs' : 'the same'} />
+        </span>
+      </td>
+      <td className="no-print py-1 text-right text-[13px] whitespace-nowrap">
+        {wanted !== null &&
+          differs !== false &&
+          (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
+      </td>
+    </tr>
+  )
+}
+
+function Write({ row }: { readonly row: ComparedSetting }) {
+  const [findings, setFindings] = useState<readonly Finding[]>([])
+  return (
+    <>
+      <button
+        type="button"
+        className="link"
+        onClick={() => void writeSettings([row.setting.id]).then(setFindings)}
+        aria-label={`Write ${row.setting.label}`}
+      >
+        Write
+      </button>
+      <Findings findings={findings} />
+    </>
+  )
+}
+
+/** Without a link: the exact line to copy, and the word that it was typed. */
+function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonly bench: Bench; readonly wanted: string }) {
+  const [copied, setCopied] = useState(false)
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const line = lineOfSetting(row.setting, wanted, bench.controller)
+  return (
+    <span className="inline-flex flex-wrap items-baseline justify-end gap-x-3">
+      <code className="num text-[12.5px]" data-line>
+        {line}
+      </code>
+      <button
+        type="button"
+        className="link"
+        aria-label={`Copy the line for ${row.setting.label}`}
+        onClick={() => void navigator.clipboard.writeText(line).then(() => setCopied(true))}
+      >
+        {copied ? 'Copied' : 'Copy'}
+      </button>
+      <button
+        type="button"
+        className="link"
+        aria-label={`${row.setting.label}: it is typed in`}
+        onClick={() => void confirmTyped(row.setting.id).then(setRefusal)}
+      >
+        It is typed in
+      </button>
+      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+    </span>
+  )
+}
+
+const WIDTH = 118
+/** Shares that the scale names; it is even in the inverse hyperbolic sine, so that small and large offsets show. */
+const NAMED = [-0.1, -0.01, -0.001, 0, 0.001, 0.01, 0.1]
+const FINEST = 1e-4
+
+function placeOf(share: number): number {
+  const most = Math.asinh(0.2 / FINEST)
+  const bounded = Math.max(-1, Math.min(1, Math.asinh(share / FINEST) / most))
+  return WIDTH / 2 + bounded * (WIDTH / 2 - 6)
+}
+
+function OffsetScale() {
+  return (
+    <svg width={WIDTH} height="24" aria-hidden>
+      <text x={WIDTH / 2} y="9" textAnchor="middle" fontSize="10.5" fill="var(--second)">
+        machine, off the bench
+      </text>
+      {[-0.1, -0.001, 0.001, 0.1].map((it) => (
+        <text key={it} x={placeOf(it)} y="21" textAnchor="middle" fontSize="9.5" fill="var(--second)" className="num">
+          {`${it > 0 ? '+' : '−'}${Math.abs(it * 100)}%`}
+        </text>
+      ))}
+    </svg>
+  )
+}
+
+/** How far the machine's number is off the bench's, on one scale for all. */
+function Offset({ wanted, inMachine, differs }: Pick<ComparedSetting, 'wanted' | 'inMachine' | 'differs'>) {
+  const [w, m] = [Number(wanted), Number(inMachine?.replace(',', '.'))]
+  const known = differs !== null && w > 0
+  const x = known ? placeOf(differs ? m / w - 1 : 0) : 0
+  return (
+    <svg width={WIDTH} height="18" aria-hidden>
+      <path d={`M4 9H${WIDTH - 4}`} stroke="var(--rule)" />
+      {NAMED.map((it) => (
+        <path
+          key={it}
+          d={`M${placeOf(it)} ${it === 0 ? 2 : 6}V${it === 0 ? 16 : 12}`}
+          stroke={it === 0 ? 'var(--ink)' : 'var(--second)'}
+          strokeWidth={it === 0 ? 1.2 : 0.7}
+        />
+      ))}
+      {known && <circle cx={x} cy="9" r="4" fill={differs ? 'var(--teal)' : 'var(--ink)'} />}
+      {known && differs && <path d={`M${WIDTH / 2} 9H${x}`} stroke="var(--teal)" strokeWidth="2" />}
+    </svg>
+  )
+}

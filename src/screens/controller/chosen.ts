@@ -1,0 +1,24 @@
+import { create } from 'zustand'
+import type { Bench } from '../../core/document'
+import { useBenchStore } from '../../state'
+
+/** The run that is looked at: the one chosen, else the newest; null while the next one is being planned. */
+export function chosenRun(bench: Bench, selected: string | null, newest: string | null): string | null {
+  if (selected === NEXT) return null
+  return selected !== null && bench.calibrate.runs[selected] !== undefined ? selected : newest
+}
+
+/** Stands for the run that is not made yet. */
+export const NEXT = 'next'
+
+/** The instrument that the next run will be read with. */
+export const useChosenInstrument = create<{ readonly id: string }>()(() => ({ id: 'calipers' }))
+
+/** The same, or the first that the bench has. */
+export function useInstrument(): string {
+  const id = useChosenInstrument((it) => it.id)
+  return useBenchStore(({ bench }) => {
+    if (bench === null || bench.instruments[id] !== undefined) return id
+    return Object.keys(bench.instruments)[0] ?? ''
+  })
+}

@@ -1,0 +1,53 @@
+import { useId, useState } from 'react'
+import { Findings } from './Findings'
+
+/** A plain text of the bench (a name, a key, a template): kept on Enter or on leaving; what is refused stays typed. */
+export function PlainField(props: {
+  readonly label: string
+  readonly value: string
+  readonly lines?: number
+  readonly hideLabel?: boolean
+  readonly className?: string
+  /** @returns What stands in the way, or null. */
+  readonly keep: (text: string) => string | null
+}) {
+  const { label, value, lines = 1, hideLabel = false, className = '', keep } = props
+  const id = useId()
+  const [typed, setTyped] = useState<string | null>(null)
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const leave = (): void => {
+    if (typed === null) return
+    const problem = typed === value ? null : keep(typed)
+    setRefusal(problem)
+    if (problem === null) setTyped(null)
+  }
+  const shared = {
+    id,
+    className: `input num min-h-8 py-0.5 text-[13.5px] ${className}`,
+    value: typed ?? value,
+    onBlur: leave,
+    autoComplete: 'off',
+    spellCheck: false,
+    'aria-invalid': refusal !== null,
+  } as const
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-[12px] text-second'}>
+        {label}
+      </label>
+      {lines === 1 ? (
+        <input
+          {...shared}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') leave()
+            if (event.key === 'Escape') setTyped(null)
+          }}
+        />
+      ) : (
+        <textarea {...shared} rows={lines} onChange={(event) => setTyped(event.target.value)} />
+      )}
+      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+    </span>
+  )
+}

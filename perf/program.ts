@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,17 +8,7 @@ import { serveBuild } from '../scripts/serveBuild'
 import { readProgram } from '../src/core/gcode'
 import { planMoves } from '../src/core/planner'
 import { median } from './engine'
-
-const BLOCKS = 1_000_000
-
-/** A fixed program of a million blocks with coordinates, power and feed. */
-export function millionBlocks(): string {
-  const lines = ['G21 G90', 'M3', 'F1200']
-  for (let i = 0; i < BLOCKS; i++)
-    lines.push(`G1 X${((i * 0.137) % 430).toFixed(3)} Y${((i * 0.071) % 310).toFixed(3)} S${i % 1000}`)
-  lines.push('M2', '')
-  return lines.join('\n')
-}
+import { BLOCKS, millionBlocks } from './millionBlocks'
 
 /** What splitting and parsing alone takes: the baseline. */
 function naive(text: string): number {
@@ -39,7 +30,6 @@ export function timeProgram(runs: number): ProgramTimes {
   const limits = { x: axis, y: axis, z: axis, deviation: 0.01 }
   const read: number[] = []
   const both: number[] = []
-  let peak = 0
   for (let run = 0; run < runs; run++) {
     const base = timed(() => naive(text))
     const start = performance.now()
@@ -49,9 +39,15 @@ export function timeProgram(runs: number): ProgramTimes {
     read.push(reading / base)
     both.push((performance.now() - start) / base)
     if (plan.count !== BLOCKS) throw new Error(`${plan.count} moves instead of ${BLOCKS}`)
-    peak = Math.max(peak, process.memoryUsage().rss / 1e6)
   }
-  return { read: median(read), readAndPlan: median(both), peakMegabytes: peak }
+  return { read: median(read), readAndPlan: median(both), peakMegabytes: peakMegabytes() }
+}
+
+/** The most memory that a process of its own holds while it reads and plans, its text included. */
+function peakMegabytes(): number {
+  const { stdout, status } = spawnSync(process.execPath, ['--import', 'tsx', 'perf/memory.ts'], { encoding: 'utf8' })
+  if (status !== 0) throw new Error('the memory could not be measured')
+  return Number(stdout)
 }
 
 function timed(act: () => unknown): number {

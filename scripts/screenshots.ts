@@ -9,6 +9,14 @@ const browser = await chromium.launch(CHROMIUM)
 async function demo(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Open the demo bench' }).click()
   await page.locator('[data-plate] svg').waitFor()
+  await page.getByText('stand-in at rest').waitFor()
+}
+
+async function controller(page: Page, part: string): Promise<void> {
+  await demo(page)
+  await page.getByRole('link', { name: /Controller/ }).click()
+  await page.getByRole('group', { name: 'Parts of Controller' }).getByRole('button', { name: part }).click()
+  await page.getByText('stand-in at rest').waitFor()
 }
 
 const SHOTS: readonly {
@@ -45,6 +53,52 @@ const SHOTS: readonly {
     act: async (page) => {
       await page.getByLabel('Name of the machine').fill('Gate')
       await page.getByRole('button', { name: 'Start an empty bench' }).click()
+      await page.locator('[data-plate] svg').waitFor()
+    },
+  },
+  { name: 'controller-settings', act: (page) => controller(page, 'Settings') },
+  {
+    name: 'controller-ramp',
+    act: async (page) => {
+      await controller(page, 'Faint mark')
+      await page.getByRole('button', { name: 'Burn the ramp' }).click()
+      await page.getByText('Before the beam is on').waitFor()
+      for (const box of await page.getByRole('checkbox').all()) await box.check()
+      await page.getByRole('button', { name: 'I have checked all of these' }).click()
+      await page.getByText('as burnt', { exact: true }).waitFor()
+    },
+  },
+  {
+    name: 'controller-run',
+    act: async (page) => {
+      await controller(page, 'Scale run')
+      await page.getByText('Read less line').waitFor()
+    },
+  },
+  {
+    name: 'cautions',
+    dark: true,
+    act: async (page) => {
+      await controller(page, 'Faint mark')
+      await page.getByRole('button', { name: 'Burn the ramp' }).click()
+      await page.getByText('Before the beam is on').waitFor()
+    },
+  },
+  {
+    name: 'controller-hand',
+    size: [820, 1180],
+    act: async (page) => {
+      await page.getByLabel('Name of the machine').fill('Gate')
+      await page.getByRole('button', { name: 'Start an empty bench' }).click()
+      await page.getByRole('link', { name: /Controller/ }).click()
+      await page.getByText('Typed in').first().waitFor()
+    },
+  },
+  {
+    name: 'power',
+    act: async (page) => {
+      await demo(page)
+      await page.getByRole('link', { name: /Power/ }).click()
       await page.locator('[data-plate] svg').waitFor()
     },
   },

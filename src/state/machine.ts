@@ -137,7 +137,10 @@ function after(ms: number, act: () => void): () => void {
 }
 
 const events = {
-  onState: (report: StateReport) => useMachine.setState({ report, running: report.running }),
+  onState: (report: StateReport) => {
+    useMachine.setState({ report, running: report.running })
+    if (report.running) void showMarks()
+  },
   onEnded: () => finish(),
   onStopped: () => finish(),
   onFault: (finding: Finding) => {

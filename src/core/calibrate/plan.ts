@@ -121,7 +121,7 @@ function reasons(
   return [
     `X is read over ${length(ticks.x.short)} to ${length(ticks.x.long)}, Y over ${length(ticks.y.short)} to ${length(ticks.y.long)}: ${
       held('x') === held('y') ? `${held('x')} ends both` : `${held('x')} ends X, ${held('y')} ends Y`
-    }, with 3.5 % left for a machine that is too large.`,
+    }, with 3.5% left for a machine that is too large.`,
     `The short and the long span are read ${repeats} times. Size then comes out to about ± ${sayShare(Math.max(expected.x, expected.y))}; the instrument’s own scale brings ± ${sayShare(expected.byInstrument)} of it.`,
     decides
       ? `That can decide the wanted ${sayShare(wantedShare)}.`

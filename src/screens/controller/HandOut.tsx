@@ -23,6 +23,7 @@ export function HandOut(props: {
   const running = useMachine((it) => it.running)
   const report = useMachine((it) => it.report)
   const [findings, setFindings] = useState<readonly Finding[]>([])
+  const [listed, setListed] = useState(false)
   const written = writeThroughCard(bench, steps)
   const judged = written.ok ? judge(written.value, bench) : null
   const blocked = !written.ok || judged?.finding !== null
@@ -48,8 +49,14 @@ export function HandOut(props: {
     })
   const print = (): void =>
     void leave('Printed.', () => {
-      window.print()
-      return Promise.resolve(null)
+      setListed(true)
+      // The program stands on the sheet before it is printed.
+      return new Promise((resolve) =>
+        setTimeout(() => {
+          window.print()
+          resolve(null)
+        }, 50),
+      )
     })
   return (
     <div className="pt-2">
@@ -74,7 +81,7 @@ export function HandOut(props: {
       </div>
       <Findings findings={[...(written.ok ? [] : written.findings), ...(judged?.finding ? [judged.finding] : []), ...findings]} />
       {written.ok && (
-        <details className="mt-3 text-[13px] print:block">
+        <details className="mt-3 text-[13px]" open={listed} onToggle={(event) => setListed(event.currentTarget.open)}>
           <summary className="cursor-pointer text-second">The program, {written.value.split('\n').length - 1} lines</summary>
           <pre
             className="num mt-1 max-h-56 overflow-auto border border-rule p-2 text-[12px] leading-snug print:max-h-none print:columns-3 print:border-0"

@@ -144,11 +144,11 @@ function Linked() {
         <button type="button" className="button" onClick={disconnect}>
           {link === 'faulted' ? 'Let go of it' : 'Disconnect'}
         </button>
-        <label className="flex items-center gap-2">
-          <span className="sr-only">Its clock runs</span>
-          <Rates rate={rate} choose={setClockRate} />
-        </label>
       </div>
+      <label className="mt-2 flex items-center justify-between gap-3 text-[13px]">
+        Its clock runs
+        <Rates rate={rate} choose={setClockRate} />
+      </label>
       <details className="mt-2 text-[13px]">
         <summary className="cursor-pointer text-second">What was said on the link</summary>
         <pre

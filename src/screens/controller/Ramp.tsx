@@ -4,6 +4,7 @@ import { fromCore, sayShare } from '../../core/units'
 import { rampOf, setFact, useBenchStore, useMachine } from '../../state'
 import { FactField, Panel, Plate, ScaleBar, Sentence, usePlateFrame } from '../../ui'
 import { CardEditor } from './CardEditor'
+import { Head } from './Head'
 import { HandOut } from './HandOut'
 
 const MARGINS = { left: 40, right: 96, top: 16, bottom: 40 }
@@ -33,7 +34,8 @@ function Lines({ bench, powers }: { readonly bench: Bench; readonly powers: read
   const marks = useMachine((it) => (it.burnt === 'ramp' ? it.marks : null))
   const { startX, startY, markPower } = bench.calibrate
   const [x0, y0] = [startX.value ?? 0, startY.value ?? 0]
-  const burnt = marks !== null && marks.length > 0
+  const count = marks?.length ?? 0
+  const burnt = count > 0
   const top = y0 + RAMP.apart * RAMP.lines
   return (
     <>
@@ -57,13 +59,13 @@ function Lines({ bench, powers }: { readonly bench: Bench; readonly powers: read
             role="button"
             tabIndex={0}
             aria-pressed={chosen}
-            aria-label={`Line ${i + 1}, ${words}${burnt ? (mark === null ? ', cannot be seen' : ', can be seen') : ''}: take it`}
+            aria-label={`Line ${i + 1}, ${words}${i < count ? (mark === null ? ', cannot be seen' : ', can be seen') : ''}: take it`}
             className="cursor-pointer"
             onClick={() => choosePower(power)}
             onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && choosePower(power)}
           >
             <rect x={frame.x(x0) - 14} y={y - 9} width={RAMP.length * frame.scale + 96} height="18" fill="transparent" />
-            {burnt ? (
+            {i < count ? (
               mark !== null && (
                 <path
                   d={`M${frame.x(mark.x0)} ${frame.y(mark.y0)}L${frame.x(mark.x1)} ${frame.y(mark.y1)}`}
@@ -90,8 +92,9 @@ function Lines({ bench, powers }: { readonly bench: Bench; readonly powers: read
         )
       })}
       <text x={frame.x(x0 - 5)} y={frame.y(top) - 6} fontSize="11" fill="var(--second)">
-        {burnt ? 'as burnt' : 'as it will be burnt'}
+        {burnt ? (count < powers.length ? 'being burnt' : 'as burnt') : 'as it will be burnt'}
       </text>
+      <Head />
       {frame.width > 420 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
     </>
   )

@@ -5,6 +5,7 @@ import type { Mark } from '../../core/workshop'
 import { planRun, useBenchStore, useMachine, useSession } from '../../state'
 import { Plate, ScaleBar, usePlateFrame, useUnits } from '../../ui'
 import { chosenRun, useInstrument } from './chosen'
+import { Head } from './Head'
 
 const Residuals = lazy(async () => ({ default: (await import('./Residuals')).Residuals }))
 const MARGINS = { left: 52, right: 24, top: 22, bottom: 62 }
@@ -31,7 +32,14 @@ export function RunPlate({ runId }: { readonly runId: string | null }) {
         extent={{ left: box.minX, right: box.maxX, bottom: box.minY, top: box.maxY }}
         margins={MARGINS}
         className="keep-together h-[clamp(260px,min(54vh,84vw),520px)] shrink-0 print:h-[360px]"
-        drawing={<Burn shape={shape} run={run ?? null} marks={burnt !== null && burnt === id ? marks : []} />}
+        drawing={
+          <Burn
+            shape={shape}
+            run={run ?? null}
+            marks={burnt !== null && burnt === id ? marks : []}
+            here={burnt !== null && burnt === id}
+          />
+        }
         fields={null}
       />
       {id !== null && read >= 3 && (
@@ -47,10 +55,13 @@ function Burn({
   shape,
   run,
   marks,
+  here,
 }: {
   readonly shape: RunShape
   readonly run: ScaleRun | null
   readonly marks: readonly (Mark | null)[]
+  /** Whether this run lies under the beam. */
+  readonly here: boolean
 }) {
   const frame = usePlateFrame()
   const pointed = useSession((it) => it.pointedReading)
@@ -61,7 +72,7 @@ function Burn({
   return (
     <>
       {strokes.map((stroke, i) => (
-        <StrokeLine key={i} stroke={stroke} mark={marks[i] ?? null} made={made} out={out.has(i)} />
+        <StrokeLine key={i} stroke={stroke} mark={marks[i] ?? null} made={made && (i < marks.length || !here)} out={out.has(i)} />
       ))}
       <Names strokes={strokes} />
       {def === undefined && <Longest shape={shape} run={run} />}
@@ -69,6 +80,7 @@ function Burn({
       <text x={frame.x(shape.origin.x) + 60} y={frame.y(reachOf(shape).maxY) + 2} fontSize="11" fill="var(--second)">
         {made ? (marks.length > 0 ? 'as burnt, at its true places' : 'as commanded') : 'as it will be burnt'}
       </text>
+      {here && <Head />}
       <ScaleBar right={frame.width - 24} bottom={frame.height} />
     </>
   )

@@ -14,7 +14,7 @@ export function SettingsGiven() {
   const rows = compareSettings(engineOf(bench))
   return (
     <div className="mt-4 grid gap-4">
-      {linked ? <OverTheLink rows={rows} /> : <ByHandAll rows={rows} bench={bench} />}
+      {linked ? <OverTheLink rows={rows} bench={bench} /> : <ByHandAll rows={rows} bench={bench} />}
       <Panel title="Given, the beam’s settings">
         <Sentence>
           The full power word is <FactField path="electrical.fullPower" />, the power signal runs at{' '}
@@ -26,7 +26,7 @@ export function SettingsGiven() {
   )
 }
 
-function OverTheLink({ rows }: { readonly rows: readonly ComparedSetting[] }) {
+function OverTheLink({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [asking, setAsking] = useState(false)
   const differing = rows.filter((it) => it.differs === true)
@@ -40,6 +40,7 @@ function OverTheLink({ rows }: { readonly rows: readonly ComparedSetting[] }) {
         <button type="button" className="button" onClick={() => void readSettings().then(setFindings)}>
           Read the settings
         </button>
+        <AsText rows={rows} bench={bench} />
         {differing.length > 0 && !asking && (
           <button type="button" className="button button-first" onClick={() => setAsking(true)}>
             Write {differing.length === 1 ? 'the one that differs' : `all ${differing.length} that differ`} …
@@ -76,27 +77,32 @@ function OverTheLink({ rows }: { readonly rows: readonly ComparedSetting[] }) {
 
 function ByHandAll({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   const [pasting, setPasting] = useState(false)
-  const lines = rows.flatMap(({ setting, wanted }) => (wanted === null ? [] : [lineOfSetting(setting, wanted, bench.controller)]))
-  const text = `${lines.join('\n')}\n`
   return (
     <div className="no-print">
       <div className="flex flex-wrap gap-2">
         <button type="button" className="button" onClick={() => setPasting(!pasting)} aria-expanded={pasting}>
           Paste the machine’s list
         </button>
-        <button
-          type="button"
-          className="button"
-          onClick={() => download('settings.txt', new TextEncoder().encode(text), 'text/plain')}
-        >
-          Settings as text
-        </button>
-        <button type="button" className="button" onClick={() => window.print()}>
-          Print
-        </button>
+        <AsText rows={rows} bench={bench} />
       </div>
       {pasting && <PasteListing rows={rows} />}
     </div>
+  )
+}
+
+/** All settings as the lines that the machine takes, in a file or on paper. */
+function AsText({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
+  const lines = rows.flatMap(({ setting, wanted }) => (wanted === null ? [] : [lineOfSetting(setting, wanted, bench.controller)]))
+  const bytes = (): Uint8Array => new TextEncoder().encode(`${lines.join('\n')}\n`)
+  return (
+    <>
+      <button type="button" className="button" onClick={() => download('settings.txt', bytes(), 'text/plain')}>
+        Settings as text
+      </button>
+      <button type="button" className="button" onClick={() => window.print()}>
+        Print
+      </button>
+    </>
   )
 }
 

@@ -2,23 +2,26 @@ import { useState } from 'react'
 import { lineOfSetting } from '../../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
 import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings } from '../../state'
-import { ChoiceField, FactField, Findings, VerdictMark } from '../../ui'
+import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import type { Finding } from '../../core/units'
 
 /** By the bench beside in the machine: every setting, how far apart, and what to do. */
 export function SettingsPlate() {
   const bench = useBenchStore((it) => it.bench)
+  const linked = useMachine((it) => it.link === 'open')
   if (bench === null) return null
   const rows = compareSettings(engineOf(bench))
+  const drawn = linked ? 'hidden sm:table-cell' : 'hidden xl:table-cell'
   return (
     <div className="mt-2 shrink-0 overflow-x-auto">
       <table className="w-full border-collapse text-left" data-plate="Settings, by the bench and in the machine">
         <thead>
           <tr className="border-b border-ink text-[12px] text-second">
             <th className="py-1 pr-3 font-normal">Setting</th>
-            <th className="py-1 pr-3 text-right font-normal">By the bench</th>
+            <th className="whitespace-nowrap py-1 pr-3 text-right font-normal">By the bench</th>
             <th className="py-1 pl-2 pr-3 font-normal">In the machine</th>
-            <th className="hidden py-1 pr-3 font-normal sm:table-cell">
+            <th className={`py-1 pr-3 font-normal ${drawn}`}>
+              <span className="sr-only">How far the machine is off the bench</span>
               <OffsetScale />
             </th>
             <th className="no-print py-1 font-normal">
@@ -28,7 +31,7 @@ export function SettingsPlate() {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <Row key={row.setting.id} row={row} bench={bench} />
+            <Row key={row.setting.id} row={row} bench={bench} drawn={drawn} />
           ))}
         </tbody>
       </table>
@@ -36,7 +39,7 @@ export function SettingsPlate() {
   )
 }
 
-function Row({ row, bench }: { readonly row: ComparedSetting; readonly bench: Bench }) {
+function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly bench: Bench; readonly drawn: string }) {
   const linked = useMachine((it) => it.link === 'open')
   const { setting, wanted, inMachine, differs, path } = row
   const mark = differs === null ? 'unknown' : differs ? 'look' : 'good'
@@ -44,15 +47,15 @@ function Row({ row, bench }: { readonly row: ComparedSetting; readonly bench: Be
     <tr className="border-b border-rule" data-setting={setting.id}>
       <th scope="row" className="py-1 pr-3 font-normal">
         {setting.label}
-        <span className="num ml-2 text-[11.5px] text-second">{row.key}</span>
+        {linked && <span className="num ml-2 text-[11.5px] text-second">{row.key}</span>}
       </th>
       <td className="num py-1 pr-3 text-right text-[15px]" data-wanted>
-        {wanted ?? <span className="text-second">not known yet</span>}
+        {wanted ?? <Unknown row={row} />}
       </td>
       <td className="py-1 pl-1.5 pr-3 whitespace-nowrap">
         {setting.kind === 'followsSpeed' ? <ChoiceField path={path} /> : <FactField path={path} />}
       </td>
-      <td className="hidden py-1 pr-3 sm:table-cell">
+      <td className={`py-1 pr-3 ${drawn}`}>
         <span className="flex items-center gap-2">
           <Offset wanted={wanted} inMachine={inMachine} differs={differs} />
           <VerdictMark mark={mark} label={differs === null ? 'not compared yet' : differs ? 'differs' : 'the same'} />
@@ -64,6 +67,17 @@ function Row({ row, bench }: { readonly row: ComparedSetting; readonly bench: Be
           (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
       </td>
     </tr>
+  )
+}
+
+/** Leads to what the bench lacks. */
+function Unknown({ row: { setting } }: { readonly row: ComparedSetting }) {
+  const path = setting.kind === 'travel' ? `motion.axes.${setting.axisId ?? ''}.travel` : null
+  if (path === null) return <span className="whitespace-nowrap text-[13px] text-second">not known</span>
+  return (
+    <span className="whitespace-nowrap font-sans text-[13px] tracking-normal [word-spacing:normal]">
+      <FactLink path={path}>enter it</FactLink>
+    </span>
   )
 }
 
@@ -90,7 +104,7 @@ function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonl
   const [refusal, setRefusal] = useState<string | null>(null)
   const line = lineOfSetting(row.setting, wanted, bench.controller)
   return (
-    <span className="inline-flex flex-wrap items-baseline justify-end gap-x-3">
+    <span className="inline-flex items-baseline justify-end gap-x-3">
       <code className="num text-[12.5px]" data-line>
         {line}
       </code>
@@ -108,7 +122,7 @@ function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonl
         aria-label={`${row.setting.label}: it is typed in`}
         onClick={() => void confirmTyped(row.setting.id).then(setRefusal)}
       >
-        It is typed in
+        Typed in
       </button>
       {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
     </span>

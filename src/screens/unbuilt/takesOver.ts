@@ -5,8 +5,7 @@ export const TAKES_OVER: Readonly<Record<StageId, string>> = {
   plan: 'It will take over parts and cut lists from the machine, the schedule with its waits, and what you can do today.',
   motion: 'It works steps, speed and squareness.',
   power: 'It will take over supplies, wire, fuses, driver and the signal that carries the power, and whether they stay cool.',
-  controller:
-    'It will take over what the machine’s settings should be, hold them against what they are, and run the calibrations.',
+  controller: 'It holds the machine’s settings against the bench and runs the scale calibration.',
   beam: 'It will take over finding focus, measuring the spot, and what a commanded power really gives.',
   burns: 'It will take over test cards and their reading, and remember power and speed for each material.',
   work: 'It will take over artwork, its operations and its program, and simulate the burn before the beam is on.',

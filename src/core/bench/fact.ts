@@ -136,6 +136,23 @@ export function choiceSpecAt(schema: z.ZodType, path: string): ChoiceSpec | unde
   return found === undefined ? undefined : choiceSpecs.get(found)
 }
 
+/** What stands in a schema's place: a fact's spec, a choice's, the parts of an object, or something else. */
+export function partsOf(
+  schema: z.ZodType,
+):
+  | { readonly fact: FactSpec }
+  | { readonly choice: ChoiceSpec }
+  | { readonly shape: Readonly<Record<string, z.ZodType>> }
+  | { readonly record: true }
+  | null {
+  const factSpec = factSpecs.get(schema)
+  if (factSpec !== undefined) return { fact: factSpec }
+  const choiceSpec = choiceSpecs.get(schema)
+  if (choiceSpec !== undefined) return { choice: choiceSpec }
+  if (schema instanceof z.ZodObject) return { shape: schema.shape }
+  return schema instanceof z.ZodRecord ? { record: true } : null
+}
+
 function schemaAt(schema: z.ZodType, path: string): z.ZodType | undefined {
   return path.split('.').reduce<z.ZodType | undefined>((at, key) => {
     if (at instanceof z.ZodObject) return at.shape[key] as z.ZodType | undefined

@@ -187,8 +187,7 @@ export const driveFactor = figure({
   doubt: 'nudge',
   work(view, runId: string, axisId: string): number {
     const then = runOf(view, runId).nominal[directionIn(runOf(view, runId), axisId)]
-    const axis = view.asEntered.motion.axes[axisId]
-    const same = axis !== undefined && Math.abs(nominalStepsOf(axis) / then - 1) <= ANOTHER_DRIVE
+    const same = Math.abs(nominalStepsOf(view.asEntered.motion, axisId) / then - 1) <= ANOTHER_DRIVE
     return same ? 1 : view.figure(steps, axisId) / then
   },
 })

@@ -53,6 +53,20 @@ export function screwLead({ screwPitchMm, screwStarts }: ScrewDrive): number {
 }
 
 /**
+ * Travel of a rack for one turn of its pinion: π·m·z.
+ * @param moduleMm m, mm; 0.2…10. @param pinionTeeth z; whole, 6…200.
+ * @returns mm.
+ * @throws {RangeError} naming the field, its value and the accepted range.
+ * Valid: straight teeth. Source: ISO 54 (pitch = π·module).
+ * @example rackTravelPerTurn(1, 15) // 47.124
+ */
+export function rackTravelPerTurn(moduleMm: number, pinionTeeth: number): number {
+  requireInRange('moduleMm', moduleMm, 0.2, 10, 'mm')
+  requireInteger('pinionTeeth', pinionTeeth, 6, 200)
+  return Math.PI * moduleMm * pinionTeeth
+}
+
+/**
  * Microsteps that move the axis by one millimetre: N·m·i / L.
  * @param steps N = fullSteps, m = microsteps, i = reduction, L = travelPerTurnMm.
  * @returns Steps per millimetre, not rounded.

@@ -1,9 +1,10 @@
 import { figureOf, type Plain, type View } from '../bench'
 import { requireInRange } from '../units'
-import { beltTravelPerTurn, pitchRadius, screwLead, stepsPerMm } from './drive'
+import { beltTravelPerTurn, pitchRadius, rackTravelPerTurn, screwLead, stepsPerMm } from './drive'
+import { fieldPlace } from './mirrors'
 import { runOut, speedByStepRate } from './speed'
 import { closure, outOfSquare, wander } from './squareness'
-import type { Axis, MotionBench } from './slice'
+import type { Axis, Motion, MotionBench } from './slice'
 
 const figure = figureOf<MotionBench>()
 const MICRO = { metric: 'um', inch: 'mil' } as const
@@ -19,20 +20,22 @@ export const travelPerTurn = figure({
   label: 'Travel a turn',
   quantity: 'length',
   show: { metric: 'mm', inch: 'in' },
-  formula: 'L = \\v{p}\\cdot \\v{z} \\quad\\text{or}\\quad L = \\v{P}\\cdot \\v{n}',
+  formula:
+    'L = \\v{p}\\cdot \\v{z} \\quad\\text{or}\\quad L = \\v{P}\\cdot \\v{n} \\quad\\text{or}\\quad L = \\pi\\cdot \\v{m_r}\\cdot \\v{z_p}',
+  forms: { by: 'motion.axes.{0}.drive', of: { screw: 1, rack: 2 } },
   symbols: {
+    m_r: 'motion.axes.{0}.rackModule',
+    z_p: 'motion.axes.{0}.pinionTeeth',
     p: 'motion.axes.{0}.beltPitch',
     z: 'motion.axes.{0}.pulleyTeeth',
     P: 'motion.axes.{0}.screwPitch',
     n: 'motion.axes.{0}.screwStarts',
   },
-  source: 'By definition of pitch line and lead (ISO 5408).',
+  source: 'By definition of pitch line, lead (ISO 5408) and module (ISO 54).',
   doubt: 'nudge',
   work(view, axisId: string): number {
     const axis = axisOf(view, axisId)
-    return axis.drive === 'screw'
-      ? screwLead({ screwPitchMm: axis.screwPitch, screwStarts: axis.screwStarts })
-      : beltTravelPerTurn({ beltPitchMm: axis.beltPitch, pulleyTeeth: axis.pulleyTeeth })
+    return travelPerTurnOf(axis)
   },
 })
 
@@ -40,13 +43,18 @@ export const reduction = figure({
   id: 'motion.reduction',
   label: 'Reduction',
   quantity: 'ratio',
-  formula: 'i = \\dfrac{\\v{z_2}}{\\v{z_1}}',
-  symbols: { z_1: 'motion.axes.{0}.motorTeeth', z_2: 'motion.axes.{0}.drivenTeeth' },
-  source: 'By definition: teeth driven over teeth driving; 1 without a reduction.',
+  formula: 'i = \\v{g} \\quad\\text{or}\\quad i = \\v{g}\\cdot \\dfrac{\\v{z_2}}{\\v{z_1}}',
+  forms: { by: 'motion.axes.{0}.drive', of: { reducedBelt: 1 } },
+  symbols: {
+    g: 'motion.axes.{0}.motorGear',
+    z_1: 'motion.axes.{0}.motorTeeth',
+    z_2: 'motion.axes.{0}.drivenTeeth',
+  },
+  source: 'By definition: the gear on the motor, times teeth driven over teeth driving where there is a reduction.',
   doubt: 'nudge',
   work(view, axisId: string): number {
     const axis = axisOf(view, axisId)
-    return axis.drive === 'reducedBelt' ? axis.drivenTeeth / axis.motorTeeth : 1
+    return reductionOf(axis)
   },
 })
 
@@ -54,38 +62,70 @@ export const steps = figure({
   id: 'motion.stepsPerMm',
   label: 'Nominal steps',
   quantity: 'stepsPerLength',
-  formula: 's = \\dfrac{\\v{N}\\cdot \\v{m}\\cdot \\v{i}}{\\v{L}}',
+  formula:
+    's = \\dfrac{\\v{N}\\cdot \\v{m}\\cdot \\v{i}}{\\v{L}} \\quad\\text{or}\\quad s = \\dfrac{\\v{N}\\cdot \\v{m}\\cdot \\v{i}}{4\\pi\\,(h + e\\ \\text{or}\\ h)}',
+  forms: { by: 'motion.kinematics', of: { mirrors: 1 } },
   symbols: {
     N: 'motion.axes.{0}.fullSteps',
     m: 'motion.axes.{0}.microsteps',
     i: '=motion.reduction|{0}',
     L: '=motion.travelPerTurn|{0}',
   },
-  source: 'By definition: one turn moves L and takes N·m·i microsteps.',
+  source: 'By definition: one turn moves L and takes N·m·i microsteps; for mirrors, in the middle of the field.',
   doubt: 'nudge',
   work(view, axisId: string): number {
-    const { fullSteps, microsteps } = axisOf(view, axisId)
+    const { fullSteps, microsteps, letter } = axisOf(view, axisId)
     const turns = view.figure(reduction, axisId)
+    if (view.bench.motion.kinematics === 'mirrors' && letter !== 'Z') {
+      return mirrorSteps(view.bench.motion.mirrors, fullSteps * microsteps * turns, letter)
+    }
     return stepsPerMm({ fullSteps, microsteps, reduction: turns, travelPerTurnMm: view.figure(travelPerTurn, axisId) })
   },
 })
 
+function travelPerTurnOf(axis: Plain<Axis>): number {
+  switch (axis.drive) {
+    case 'screw':
+      return screwLead({ screwPitchMm: axis.screwPitch, screwStarts: axis.screwStarts })
+    case 'rack':
+      return rackTravelPerTurn(axis.rackModule, axis.pinionTeeth)
+    case 'belt':
+    case 'reducedBelt':
+      return beltTravelPerTurn({ beltPitchMm: axis.beltPitch, pulleyTeeth: axis.pulleyTeeth })
+  }
+}
+
+function reductionOf(axis: Plain<Axis>): number {
+  return axis.drive === 'reducedBelt' ? (axis.motorGear * axis.drivenTeeth) / axis.motorTeeth : axis.motorGear
+}
+
+/** Steps/mm in the middle of a mirror pair's field. */
+function mirrorSteps(mirrors: Plain<Motion>['mirrors'], stepsPerTurn: number, letter: 'X' | 'Y'): number {
+  const { height, apart, last } = mirrors
+  const pair = { heightMm: height, apartMm: apart, last }
+  const place = fieldPlace(pair, stepsPerTurn / (2 * Math.PI), { x: 0, y: 0 })
+  return letter === 'X' ? place.stepsX : place.stepsY
+}
+
 /**
- * Nominal steps of an axis whose facts are plain numbers: the drive train's, as `steps` works them.
- * @returns Steps per millimetre; NaN where a fact is not entered.
- * @throws {RangeError} naming the field, its value and the accepted range.
- * Valid: nominal geometry. Source: by definition, as `stepsPerMm`.
+ * Nominal steps of an axis from plain numbers, as `steps` works them.
+ * @returns Steps per millimetre; NaN where a fact is not entered or out of range.
+ * Valid: nominal geometry. Source: by definition, as `stepsPerMm` and `fieldPlace`.
  */
-export function nominalStepsOf(axis: Plain<Axis>): number {
-  const { drive, fullSteps, microsteps, beltPitch, pulleyTeeth, screwPitch, screwStarts, drivenTeeth, motorTeeth } = axis
-  const needed = drive === 'screw' ? [screwPitch, screwStarts] : [beltPitch, pulleyTeeth]
-  const geared = drive === 'reducedBelt' ? drivenTeeth / motorTeeth : 1
-  if ([fullSteps, microsteps, geared, ...needed].some(Number.isNaN)) return Number.NaN
-  const travelPerTurnMm =
-    drive === 'screw'
-      ? screwLead({ screwPitchMm: screwPitch, screwStarts })
-      : beltTravelPerTurn({ beltPitchMm: beltPitch, pulleyTeeth })
-  return stepsPerMm({ fullSteps, microsteps, reduction: geared, travelPerTurnMm })
+export function nominalStepsOf(motion: Plain<Motion>, axisId: string): number {
+  const axis = motion.axes[axisId]
+  if (axis === undefined) return Number.NaN
+  try {
+    const turns = reductionOf(axis)
+    if (motion.kinematics === 'mirrors' && axis.letter !== 'Z') {
+      return mirrorSteps(motion.mirrors, axis.fullSteps * axis.microsteps * turns, axis.letter)
+    }
+    const { fullSteps, microsteps } = axis
+    return stepsPerMm({ fullSteps, microsteps, reduction: turns, travelPerTurnMm: travelPerTurnOf(axis) })
+  } catch (error) {
+    if (error instanceof RangeError) return Number.NaN
+    throw error
+  }
 }
 
 export const smallestStep = figure({
@@ -237,13 +277,15 @@ export const frameDepth = figure({
   id: 'motion.frameDepth',
   label: 'Frame, outside depth',
   quantity: 'length',
-  formula: 'D = \\v{Y} + \\v{c} + 2\\cdot \\v{t}',
+  formula: 'D = \\v{Y} + \\v{c} + 2\\cdot \\v{t} \\quad\\text{or}\\quad D = 2\\cdot \\v{Y} + \\v{c} + 2\\cdot \\v{t}',
+  forms: { by: 'motion.kinematics', of: { bed: 1 } },
   symbols: { Y: '=motion.travelOf|Y', c: 'motion.frame.carriageDepth', t: 'motion.frame.barWidth' },
-  source: 'Dimension chain: travel, gantry between the end bars, two bars.',
+  source: 'Dimension chain: travel, gantry between the end bars, two bars; twice the travel where the bed moves.',
   doubt: 'nudge',
   work(view): number {
     const { carriageDepth, barWidth } = view.bench.motion.frame
-    return requireChain('frameDepth', view.figure(travelOf, 'Y') + carriageDepth + 2 * barWidth)
+    const times = view.bench.motion.kinematics === 'bed' ? 2 : 1
+    return requireChain('frameDepth', times * view.figure(travelOf, 'Y') + carriageDepth + 2 * barWidth)
   },
 })
 

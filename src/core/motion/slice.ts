@@ -6,8 +6,22 @@ export const DRIVES = {
   belt: 'belt',
   reducedBelt: 'belt through a reduction',
   screw: 'screw',
+  rack: 'rack and pinion',
 } as const
 export type Drive = keyof typeof DRIVES
+
+/** How the head comes to its place. */
+export const KINEMATICS = {
+  axes: 'one motor for each axis',
+  gantry: 'a gantry with two motors',
+  crossed: 'crossed belts',
+  bed: 'a moving bed',
+  retrofit: 'a module on a router or mill',
+  mirrors: 'two turning mirrors',
+} as const
+export type Kinematics = keyof typeof KINEMATICS
+
+const WAYS = { '+x': 'right', '-x': 'left', '+y': 'back', '-y': 'front' } as const
 
 /** Facts of one axis. All kinds of drive keep their facts side by side, so that changing the kind loses nothing. */
 export const axisSchema = z.strictObject({
@@ -97,6 +111,115 @@ export const axisSchema = z.strictObject({
     assume: { value: 1, halfWidth: 0, others: [2, 4] },
     how: 'Count the grooves that begin at the end of the screw.',
   }),
+  motorGear: fact({
+    label: 'Gear on the motor',
+    quantity: 'ratio',
+    min: 1,
+    max: 1000,
+    assume: { value: 1, halfWidth: 0 },
+    how: 'Turns of the rotor for one of the shaft; 1 without a gear. The small geared stepper sold as 64 is 25792/405.',
+  }),
+  rackModule: fact({
+    label: 'Module of the rack',
+    quantity: 'length',
+    min: 0.2,
+    max: 10,
+    assume: { value: 1, halfWidth: 0.01, unit: 'mm' },
+    how: 'Measure over ten teeth of the rack, divide by ten and by π.',
+  }),
+  pinionTeeth: fact({
+    label: 'Teeth of the pinion',
+    quantity: 'count',
+    min: 6,
+    max: 200,
+    whole: true,
+    assume: { value: 15, halfWidth: 0, others: [20] },
+  }),
+  closedBelt: fact({
+    label: 'Length of the closed belt',
+    quantity: 'length',
+    min: 20,
+    max: 3000,
+    how: 'Printed on it, or its teeth times its pitch.',
+  }),
+  holdingTorque: fact({
+    label: 'Holding torque',
+    quantity: 'torque',
+    min: 0.001,
+    max: 100,
+    assume: { value: 0.4, halfWidth: 0.1, unit: 'Nm' },
+    how: 'From the data sheet of the motor, before its gear.',
+  }),
+  ratedCurrent: fact({
+    label: 'Rated current',
+    quantity: 'current',
+    min: 0.01,
+    max: 20,
+    assume: { value: 1.5, halfWidth: 0.3, unit: 'A' },
+    how: 'Current of a phase on the label of the motor.',
+  }),
+  windingResistance: fact({
+    label: 'Resistance of a phase',
+    quantity: 'resistance',
+    min: 0.01,
+    max: 500,
+    assume: { value: 1.6, halfWidth: 0.5, unit: 'ohm' },
+    how: 'Read it with a multimeter between the two wires of a phase, the motor unplugged and the supply off.',
+  }),
+  windingInductance: fact({
+    label: 'Inductance of a phase',
+    quantity: 'inductance',
+    min: 1e-5,
+    max: 1,
+    unit: 'mH',
+    assume: { value: 2.8, halfWidth: 0.8, unit: 'mH' },
+    how: 'From the data sheet of the motor.',
+  }),
+  rotorInertia: fact({
+    label: 'Inertia of the rotor',
+    quantity: 'inertia',
+    min: 0,
+    max: 0.01,
+    unit: 'gcm2',
+    assume: { value: 54, halfWidth: 15, unit: 'gcm2' },
+    how: 'From the data sheet of the motor.',
+  }),
+  movingMass: fact({
+    label: 'Mass that moves',
+    quantity: 'mass',
+    min: 0.001,
+    max: 200,
+    how: 'Weigh what moves along the axis: of X the carriage, of Y the gantry with it.',
+  }),
+  friction: fact({
+    label: 'Friction along the axis',
+    quantity: 'force',
+    min: 0,
+    max: 1000,
+    assume: { value: 3, halfWidth: 2, unit: 'N' },
+    how: 'Pull it slowly with a spring balance, belts off.',
+  }),
+  freeSpan: fact({
+    label: 'Free span of the belt',
+    quantity: 'length',
+    min: 20,
+    max: 5000,
+    how: 'Between the wheels or clamps where the belt is plucked.',
+  }),
+  toneA: fact({
+    label: 'Tone of the belt',
+    quantity: 'frequency',
+    min: 5,
+    max: 2000,
+    how: 'Pluck the free span and listen: the tone is counted here.',
+  }),
+  toneB: fact({
+    label: 'Tone of the second belt',
+    quantity: 'frequency',
+    min: 5,
+    max: 2000,
+    how: 'The same span on the other side.',
+  }),
   acceleration: fact({
     label: 'Acceleration',
     quantity: 'acceleration',
@@ -107,8 +230,161 @@ export const axisSchema = z.strictObject({
   }),
 })
 
+/** One height of the bed, read at a place. */
+export const heightSchema = z.strictObject({
+  order: z.number(),
+  x: z.number(),
+  y: z.number(),
+  height: fact({
+    label: 'Height of the bed',
+    quantity: 'length',
+    min: -50,
+    max: 50,
+    how: 'Feeler or dial between head and bed; only differences count.',
+  }),
+})
+
 export const motionSchema = z.strictObject({
+  kinematics: choice({ label: 'How the head is moved', options: KINEMATICS }),
   axes: z.record(z.string(), axisSchema),
+  motorVoltage: fact({
+    label: 'Supply of the motor drivers',
+    quantity: 'voltage',
+    min: 1,
+    max: 100,
+    assume: { value: 24, halfWidth: 0.5, unit: 'V' },
+    how: 'Read it at the driver under load.',
+  }),
+  belts: z.strictObject({
+    massPerMetre: fact({
+      label: 'Mass of a metre of belt',
+      quantity: 'massPerLength',
+      min: 0.0005,
+      max: 0.5,
+      unit: 'g/m',
+      assume: { value: 8.4, halfWidth: 0.8, unit: 'g/m' },
+      how: 'Weigh a metre; about 1.4 g for each millimetre of width.',
+    }),
+    tensionFrom: fact({
+      label: 'Least belt tension',
+      quantity: 'force',
+      min: 0.5,
+      max: 500,
+      assume: { value: 15, halfWidth: 0, unit: 'N' },
+    }),
+    tensionTo: fact({
+      label: 'Most belt tension',
+      quantity: 'force',
+      min: 1,
+      max: 1000,
+      assume: { value: 40, halfWidth: 0, unit: 'N' },
+    }),
+    alikeWithin: fact({
+      label: 'Both sides alike within',
+      quantity: 'ratio',
+      min: 0.005,
+      max: 1,
+      unit: 'percent',
+      assume: { value: 15, halfWidth: 0, unit: 'percent' },
+    }),
+  }),
+  crossed: z.strictObject({
+    idlerDiameter: fact({
+      label: 'Diameter of the idlers, at the belt',
+      quantity: 'length',
+      min: 2,
+      max: 100,
+      assume: { value: 12, halfWidth: 1, unit: 'mm' },
+    }),
+    motorAside: fact({
+      label: 'Motors stand aside of the parallel by',
+      quantity: 'length',
+      min: -50,
+      max: 50,
+      assume: { value: 0, halfWidth: 2, unit: 'mm' },
+      how: 'Hold a rule along the belt from the gantry to the motor: how far off is the belt at the motor?',
+    }),
+    wentForX: choice({ label: 'For +X the head went', options: WAYS }),
+    wentForY: choice({ label: 'For +Y the head went', options: WAYS }),
+  }),
+  retrofit: z.strictObject({
+    asideX: fact({ label: 'Beam beside the spindle, X', quantity: 'length', min: -500, max: 500 }),
+    asideY: fact({ label: 'Beam beside the spindle, Y', quantity: 'length', min: -500, max: 500 }),
+  }),
+  mirrors: z.strictObject({
+    height: fact({
+      label: 'Last mirror above the work',
+      quantity: 'length',
+      min: 10,
+      max: 3000,
+      assume: { value: 250, halfWidth: 5, unit: 'mm' },
+    }),
+    apart: fact({
+      label: 'Between the mirrors',
+      quantity: 'length',
+      min: 0,
+      max: 500,
+      assume: { value: 30, halfWidth: 2, unit: 'mm' },
+    }),
+    last: choice({ label: 'Mirror met last', options: { y: 'the Y mirror', x: 'the X mirror' } }),
+    focusDepth: fact({
+      label: 'Depth of focus to either side',
+      quantity: 'length',
+      min: 0.01,
+      max: 100,
+      assume: { value: 1.2, halfWidth: 0.6, unit: 'mm' },
+      how: 'Where the burnt line is a tenth wider; Beam will work it from the spot.',
+    }),
+    wantedSteps: fact({
+      label: 'Wanted resolution',
+      quantity: 'stepsPerLength',
+      min: 0.1,
+      max: 10_000,
+      assume: { value: 12.5, halfWidth: 0, unit: 'steps/mm' },
+    }),
+  }),
+  racking: z.strictObject({
+    left: fact({
+      label: 'Left end of the gantry to the front bar',
+      quantity: 'length',
+      min: 0,
+      max: 5000,
+      how: 'Drive to the front, then measure both ends with the same instrument.',
+    }),
+    right: fact({ label: 'Right end of the gantry to the front bar', quantity: 'length', min: 0, max: 5000 }),
+  }),
+  play: z.strictObject({
+    clearance: fact({
+      label: 'Play of the wheels',
+      quantity: 'length',
+      min: 0,
+      max: 5,
+      how: 'Feeler between wheel and rail, or rock the carriage against a dial.',
+    }),
+    lever: fact({
+      label: 'Rail above the work',
+      quantity: 'length',
+      min: 1,
+      max: 1000,
+      assume: { value: 80, halfWidth: 20, unit: 'mm' },
+    }),
+    spacing: fact({
+      label: 'Wheels apart along the rail',
+      quantity: 'length',
+      min: 1,
+      max: 1000,
+      assume: { value: 45, halfWidth: 10, unit: 'mm' },
+    }),
+  }),
+  heights: z.record(z.string(), heightSchema),
+  levelWithin: fact({
+    label: 'Accepted height over the bed',
+    quantity: 'length',
+    min: 0.01,
+    max: 20,
+    assume: { value: 1, halfWidth: 0, unit: 'mm' },
+    how: 'Less than the depth of focus to either side.',
+  }),
   wantedSpeed: fact({
     label: 'Wanted speed',
     quantity: 'speed',

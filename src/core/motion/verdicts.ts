@@ -58,5 +58,3 @@ export const squareEnough: VerdictDef = {
     }
   },
 }
-
-export const motionVerdicts = [fastEnough, squareEnough] as const

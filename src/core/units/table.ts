@@ -19,6 +19,8 @@ export type Quantity =
   | 'mass'
   | 'force'
   | 'torque'
+  | 'inertia'
+  | 'massPerLength'
   | 'frequency'
   | 'power'
   | 'voltage'
@@ -73,6 +75,10 @@ export const UNITS = {
   lbf: { symbol: 'lbf', quantity: 'force', scale: pound * gravity },
   Nm: { symbol: 'N·m', quantity: 'torque', scale: 1, words: ['n*m', 'nm'] },
   Ncm: { symbol: 'N·cm', quantity: 'torque', scale: 0.01, words: ['n*cm', 'ncm'] },
+  kgm2: { symbol: 'kg·m²', quantity: 'inertia', scale: 1, words: ['kgm2', 'kg*m2', 'kg m2'] },
+  gcm2: { symbol: 'g·cm²', quantity: 'inertia', scale: 1e-7, words: ['gcm2', 'g*cm2', 'g cm2'] },
+  'kg/m': { symbol: 'kg/m', quantity: 'massPerLength', scale: 1 },
+  'g/m': { symbol: 'g/m', quantity: 'massPerLength', scale: 1e-3 },
   Hz: { symbol: 'Hz', quantity: 'frequency', scale: 1, words: ['/s', 'steps/s'] },
   kHz: { symbol: 'kHz', quantity: 'frequency', scale: 1000 },
   MHz: { symbol: 'MHz', quantity: 'frequency', scale: 1e6 },
@@ -126,6 +132,8 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   mass: 'kg',
   force: 'N',
   torque: 'Nm',
+  inertia: 'kgm2',
+  massPerLength: 'kg/m',
   frequency: 'Hz',
   power: 'W',
   voltage: 'V',
@@ -147,9 +155,11 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
 
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
-  metric: { angle: 'deg', flow: 'm3/h' },
+  metric: { angle: 'deg', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m' },
   inch: {
     angle: 'deg',
+    inertia: 'gcm2',
+    massPerLength: 'g/m',
     length: 'in',
     speed: 'in/s',
     acceleration: 'in/s2',

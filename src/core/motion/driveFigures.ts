@@ -1,0 +1,227 @@
+import { figureOf, findRoot, NotYet, type Plain, type View } from '../bench'
+import { closedBeltLength } from './beltRoute'
+import { pitchRadius } from './drive'
+import { reduction, topSpeed, travelPerTurn } from './figures'
+import type { Axis, MotionBench } from './slice'
+import { tensionFromTone, toneForTension } from './tension'
+import {
+  cornerSpeedOfWinding,
+  microstepTorque,
+  torqueAt,
+  torqueCurve,
+  torqueNeeded,
+  type TorqueCurve,
+  type Winding,
+} from './torque'
+
+const figure = figureOf<MotionBench>()
+
+function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
+  const axis = view.bench.motion.axes[id]
+  if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
+  return axis
+}
+
+function windingOf(view: View<MotionBench>, id: string): Winding {
+  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps } = axisOf(view, id)
+  const voltage = view.bench.motion.motorVoltage
+  return { holdingTorque, ratedCurrent, resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
+}
+
+export const travelPerRotorTurn = figure({
+  id: 'motion.travelPerRotorTurn',
+  label: 'Travel a turn of the rotor',
+  quantity: 'length',
+  formula: 'L_r = \\dfrac{\\v{L}}{\\v{i}}',
+  symbols: { L: '=motion.travelPerTurn|{0}', i: '=motion.reduction|{0}' },
+  source: 'By definition.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => view.figure(travelPerTurn, axisId) / view.figure(reduction, axisId),
+})
+
+export const windingSpeed = figure({
+  id: 'motion.windingSpeed',
+  label: 'Full torque up to',
+  quantity: 'speed',
+  formula: 'v_c = \\dfrac{\\omega_c}{2\\pi}\\cdot \\v{L_r},\\quad V^2 = (IR + K\\omega_c)^2 + (p\\,\\omega_c L I)^2',
+  symbols: { L_r: '=motion.travelPerRotorTurn|{0}' },
+  source: 'Phasor balance of one phase, K = T/(√2·I), p = full steps / 4.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number =>
+    (cornerSpeedOfWinding(windingOf(view, axisId)) / (2 * Math.PI)) * view.figure(travelPerRotorTurn, axisId),
+})
+
+export const neededTorque = figure({
+  id: 'motion.neededTorque',
+  label: 'Torque to speed up',
+  quantity: 'torque',
+  formula: 'T = \\dfrac{(m a + F)\\, r}{n} + J \\dfrac{a}{r},\\quad r = L_r/2\\pi',
+  symbols: {},
+  source: "Newton's second law; one motor's share.",
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { movingMass, friction, acceleration, rotorInertia, motors } = axisOf(view, axisId)
+    const travelPerRotorTurnMm = view.figure(travelPerRotorTurn, axisId)
+    return torqueNeeded({ mass: movingMass, friction, acceleration, rotorInertia, motors, travelPerRotorTurnMm })
+  },
+})
+
+/** Torque that an axis's motor still has at a speed of the axis, N·m; for the chart. */
+export const torqueAtWanted = figure({
+  id: 'motion.torqueAtWanted',
+  label: 'Torque left at the wanted speed',
+  quantity: 'torque',
+  formula: 'T_w = T_h\\cdot \\min(1,\\; \\v{v_c} / \\v{w})',
+  symbols: { v_c: '=motion.windingSpeed|{0}', w: 'motion.wantedSpeed' },
+  source: 'Constant power above the corner speed (common practice); a motor’s own curve is better.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const rotorTurns = view.bench.motion.wantedSpeed / view.figure(travelPerRotorTurn, axisId)
+    return torqueAt(windingOf(view, axisId), 2 * Math.PI * rotorTurns)
+  },
+})
+
+export const torqueOverSpeed = figure({
+  id: 'motion.torqueOverSpeed',
+  label: 'Torque over speed',
+  quantity: 'torque',
+  formula: 'T(v) = T_h\\cdot \\min(1,\\; v_c / v)',
+  symbols: {},
+  source: 'Constant power above the corner speed (common practice); a motor’s own curve is better.',
+  doubt: { none: 'A curve; what is judged of it is a figure of its own.' },
+  work(view, axisId: string): TorqueCurve {
+    const widest =
+      1.25 * Math.max(view.bench.motion.wantedSpeed, view.figure(topSpeed, axisId), view.figure(windingSpeed, axisId))
+    return torqueCurve(windingOf(view, axisId), view.figure(travelPerRotorTurn, axisId), widest)
+  },
+})
+
+export const torqueReserve = figure({
+  id: 'motion.torqueReserve',
+  label: 'Torque to spare at the wanted speed',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: 'r = 1 - \\dfrac{\\v{T}}{\\v{T_w}}',
+  symbols: { T_w: '=motion.torqueAtWanted|{0}', T: '=motion.neededTorque|{0}' },
+  source: 'By definition; half is good, under 0 steps are lost (common practice).',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => 1 - view.figure(neededTorque, axisId) / view.figure(torqueAtWanted, axisId),
+})
+
+export const torqueOfMicrostep = figure({
+  id: 'motion.microstepTorque',
+  label: 'Torque of one microstep, of the holding torque',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: '\\sin\\dfrac{90^\\circ}{\\v{m}}',
+  symbols: { m: 'motion.axes.{0}.microsteps' },
+  source: 'The torque of a two-phase stepper is a sine of its load angle.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => microstepTorque(axisOf(view, axisId).microsteps),
+})
+
+export const centreDistance = figure({
+  id: 'motion.centreDistance',
+  label: 'Motor to driven wheel, for the closed belt',
+  quantity: 'length',
+  formula:
+    '\\v{B} = 2C\\cos\\varphi + \\tfrac{\\pi}{2}(d_1 + d_2) + \\varphi(d_2 - d_1),\\quad \\sin\\varphi = \\dfrac{d_2 - d_1}{2C}',
+  symbols: { B: 'motion.axes.{0}.closedBelt' },
+  source: 'Geometry of the open belt drive, solved for the distance.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { closedBelt, beltPitch, motorTeeth, drivenTeeth } = axisOf(view, axisId)
+    const [d1, d2] = [motorTeeth, drivenTeeth].map((teeth) => 2 * pitchRadius({ beltPitchMm: beltPitch, pulleyTeeth: teeth }))
+    if (Number.isNaN(closedBelt) || d1 === undefined || d2 === undefined) return Number.NaN
+    const least = (d1 + d2) / 2
+    if (closedBelt <= closedBeltLength(least, d1, d2)) {
+      throw new RangeError(
+        `a belt of ${closedBelt} mm is too short for wheels of ${motorTeeth} and ${drivenTeeth} teeth: they would overlap`,
+      )
+    }
+    return findRoot((centres) => closedBeltLength(centres, d1, d2) - closedBelt, least, closedBelt)
+  },
+})
+
+/** The first or the second belt of an axis. */
+export type Side = 'A' | 'B'
+
+export const tension = figure({
+  id: 'motion.tension',
+  label: 'Tension of the belt',
+  quantity: 'force',
+  formula: 'T = 4\\,\\v{m}\\,\\v{L}^2\\,\\v{f}^2',
+  symbols: { m: 'motion.belts.massPerMetre', L: 'motion.axes.{0}.freeSpan', f: 'motion.axes.{0}.tone{1}' },
+  source: 'Fundamental of the ideal string; span free at both ends, belt still.',
+  doubt: 'nudge',
+  work(view, axisId: string, side: string): number {
+    const axis = axisOf(view, axisId)
+    const { freeSpan } = axis
+    const { massPerMetre } = view.bench.motion.belts
+    const tone = side === 'A' ? axis.toneA : axis.toneB
+    if ([freeSpan, tone, massPerMetre].some(Number.isNaN)) return Number.NaN
+    return tensionFromTone(massPerMetre, freeSpan, tone)
+  },
+})
+
+export const wantedTone = figure({
+  id: 'motion.wantedTone',
+  label: 'Tone in the middle of the band',
+  quantity: 'frequency',
+  formula: 'f = \\dfrac{1}{2\\v{L}}\\sqrt{\\dfrac{T}{\\v{m}}},\\quad T = \\tfrac12(T_1 + T_2)',
+  symbols: { m: 'motion.belts.massPerMetre', L: 'motion.axes.{0}.freeSpan' },
+  source: 'The same, solved for the tone.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { massPerMetre, tensionFrom, tensionTo } = view.bench.motion.belts
+    const { freeSpan } = axisOf(view, axisId)
+    if (Number.isNaN(freeSpan)) return Number.NaN
+    return toneForTension(massPerMetre, freeSpan, (tensionFrom + tensionTo) / 2)
+  },
+})
+
+export const tensionMargin = figure({
+  id: 'motion.tensionMargin',
+  label: 'Tension within the band by',
+  quantity: 'force',
+  formula: 'm = \\min(\\v{T} - \\v{T_1},\\; \\v{T_2} - \\v{T})',
+  symbols: { T: '=motion.tension|{0}|{1}', T_1: 'motion.belts.tensionFrom', T_2: 'motion.belts.tensionTo' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work(view, axisId: string, side: string): number {
+    const T = view.figure(tension, axisId, side)
+    const { tensionFrom, tensionTo } = view.bench.motion.belts
+    return Math.min(T - tensionFrom, tensionTo - T)
+  },
+})
+
+export const tensionAlike = figure({
+  id: 'motion.tensionAlike',
+  label: 'Both belts alike, share left',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: 'm = \\v{w} - \\left|\\dfrac{\\v{T_B}}{\\v{T_A}} - 1\\right|',
+  symbols: { w: 'motion.belts.alikeWithin', T_A: '=motion.tension|{0}|A', T_B: '=motion.tension|{0}|B' },
+  source: 'By definition; what both readings share (mass, span) cancels.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    if (axisOf(view, axisId).motors !== 2) throw new NotYet('only an axis with two motors has a second belt')
+    const share = view.figure(tension, axisId, 'B') / view.figure(tension, axisId, 'A') - 1
+    return view.bench.motion.belts.alikeWithin - Math.abs(share)
+  },
+})
+
+export const driveFigures = [
+  travelPerRotorTurn,
+  windingSpeed,
+  neededTorque,
+  torqueAtWanted,
+  torqueOverSpeed,
+  torqueReserve,
+  torqueOfMicrostep,
+  centreDistance,
+  tension,
+  wantedTone,
+  tensionMargin,
+  tensionAlike,
+] as const

@@ -1,0 +1,203 @@
+import type { VerdictDef } from '../bench'
+import { tension, tensionAlike, tensionMargin, torqueReserve, wantedTone, windingSpeed } from './driveFigures'
+import {
+  bedLeftOver,
+  bedRange,
+  cornerFocusError,
+  crossedMargin,
+  crossedSlack,
+  focusMargin,
+  halfField,
+  levelMargin,
+  racking,
+  rackingMargin,
+} from './shapeFigures'
+
+/** Half of the torque to spare is good, none loses steps (common practice). */
+export const torqueEnough: VerdictDef = {
+  id: 'motion.torqueEnough',
+  stage: 'motion',
+  margin: torqueReserve,
+  goodFrom: 0.5,
+  stopBelow: 0,
+  say: ({ mark, args, figure, fact, word }) => {
+    const axis = args[0] ?? ''
+    const letter = word(`motion.axes.${axis}.letter`)
+    const reserve = figure(torqueReserve, axis)
+    const wanted = fact('motion.wantedSpeed')
+    const full = figure(windingSpeed, axis)
+    switch (mark) {
+      case 'good':
+        return { head: `${letter} has torque enough`, why: `${reserve} to spare at ${wanted}, full torque up to ${full}.` }
+      case 'look':
+        return {
+          head: `${letter} has little torque to spare`,
+          why: `${reserve} to spare at ${wanted}; full torque up to ${full}. Less acceleration or mass would help.`,
+          next: { words: 'Change the acceleration', path: `motion.axes.${axis}.acceleration` },
+        }
+      case 'stop':
+        return {
+          head: `${letter} will lose steps`,
+          why: `${reserve} to spare at ${wanted}; full torque up to ${full}. Lower speed or acceleration, or a higher motor voltage within what the driver allows.`,
+          next: { words: 'Change the acceleration', path: `motion.axes.${axis}.acceleration` },
+        }
+      case 'unknown':
+        return {
+          head: `${letter} torque enough?`,
+          why: `Not known yet: ${reserve} to spare at ${wanted}.`,
+          next: { words: 'Weigh what moves', path: `motion.axes.${axis}.movingMass` },
+        }
+    }
+  },
+}
+
+export const beltTight: VerdictDef = {
+  id: 'motion.beltTight',
+  stage: 'motion',
+  margin: tensionMargin,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, args, figure, fact, word }) => {
+    const [axis = '', side = 'A'] = args
+    const letter = word(`motion.axes.${axis}.letter`)
+    const pull = figure(tension, axis, side)
+    const which = side === 'B' ? `${letter}, second belt` : `${letter} belt`
+    const next = { words: 'Pluck it again', path: `motion.axes.${axis}.tone${side}` }
+    if (mark === 'good') {
+      return {
+        head: `${which} is snug`,
+        why: `${pull}, within ${fact('motion.belts.tensionFrom')} to ${fact('motion.belts.tensionTo')}.`,
+      }
+    }
+    return {
+      head: `${which} outside the band`,
+      why: `${pull} against ${fact('motion.belts.tensionFrom')} to ${fact('motion.belts.tensionTo')}. A slack belt lets corners lag and circles flatten; a tight one bends shafts and wears bearings. Aim for a tone of ${figure(wantedTone, axis)}.`,
+      next,
+    }
+  },
+}
+
+export const beltsAlike: VerdictDef = {
+  id: 'motion.beltsAlike',
+  stage: 'motion',
+  margin: tensionAlike,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, args, figure, word }) => {
+    const axis = args[0] ?? ''
+    const letter = word(`motion.axes.${axis}.letter`)
+    const both = `${figure(tension, axis, 'A')} and ${figure(tension, axis, 'B')}`
+    if (mark === 'good') return { head: `${letter} belts pull alike`, why: `${both}.` }
+    return {
+      head: `${letter} belts pull unlike`,
+      why: `${both}. The gantry leans to the tighter side: slants show in long lines.`,
+      next: { words: 'Pluck the second belt', path: `motion.axes.${axis}.toneB` },
+    }
+  },
+}
+
+/** A belt that grows by up to 0.05 mm over the travel is good, by more than 0.3 mm a stop (common practice). */
+export const runsParallel: VerdictDef = {
+  id: 'motion.runsParallel',
+  stage: 'motion',
+  margin: crossedMargin,
+  goodFrom: 0.25,
+  stopBelow: 0,
+  say: ({ mark, args, figure }) => {
+    const belt = args[0] === 'b' ? 'right' : 'left'
+    const growth = figure(crossedSlack, args[0] ?? 'a')
+    const next = { words: 'Measure how far the motors stand aside', path: 'motion.crossed.motorAside' }
+    switch (mark) {
+      case 'good':
+        return { head: `Belt of the ${belt} motor runs parallel`, why: `It grows by ${growth} over the travel.` }
+      case 'look':
+      case 'stop':
+        return {
+          head: `Belt of the ${belt} motor slants`,
+          why: `It grows and shrinks by ${growth} over the travel, so its tension changes with the place. Bring the motor in line with the wheels of the gantry.`,
+          next,
+        }
+      case 'unknown':
+        return {
+          head: `Belt of the ${belt} motor parallel?`,
+          why: `Not known yet: it may grow by ${growth} over the travel.`,
+          next,
+        }
+    }
+  },
+}
+
+export const fieldInFocus: VerdictDef = {
+  id: 'motion.fieldInFocus',
+  stage: 'motion',
+  margin: focusMargin,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, figure, fact }) => {
+    const error = figure(cornerFocusError)
+    const depth = fact('motion.mirrors.focusDepth')
+    if (mark === 'good') return { head: 'The whole field is in focus', why: `${error} further in the corner, ${depth} allowed.` }
+    return {
+      head: 'The corners are out of focus',
+      why: `${error} further there, ${depth} allowed. In focus up to ${figure(halfField)} from the middle: a smaller field, a greater height, or a longer focus.`,
+      next: { words: 'Change the height', path: 'motion.mirrors.height' },
+    }
+  },
+}
+
+export const gantrySquare: VerdictDef = {
+  id: 'motion.gantrySquare',
+  stage: 'motion',
+  margin: rackingMargin,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure, fact }) => {
+    const angle = figure(racking)
+    const limit = fact('motion.squareWithin')
+    const next = { words: 'Measure both ends again', path: 'motion.racking.left' }
+    switch (mark) {
+      case 'good':
+      case 'look':
+        return { head: 'The gantry stands square on its rails', why: `${angle}, within the accepted ${limit}.` }
+      case 'stop':
+        return {
+          head: 'The gantry racks',
+          why: `${angle}, beyond the accepted ${limit}. Motors off, push both ends against the front bar, then hold them there while the motors take over; or turn the second motor by the difference.`,
+          next,
+        }
+      case 'unknown':
+        return { head: 'Gantry square on its rails?', why: `Not known yet: ${angle} straddles ${limit}.`, next }
+    }
+  },
+}
+
+export const bedLevel: VerdictDef = {
+  id: 'motion.bedLevel',
+  stage: 'motion',
+  margin: levelMargin,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure, fact }) => {
+    const range = figure(bedRange)
+    const limit = fact('motion.levelWithin')
+    const left = figure(bedLeftOver)
+    const next = { words: 'See what is accepted', path: 'motion.levelWithin' }
+    switch (mark) {
+      case 'good':
+      case 'look':
+        return { head: 'The bed is level enough', why: `${range} over the bed, within ${limit}.` }
+      case 'stop':
+        return {
+          head: 'The bed is not level',
+          why: `${range} over the bed, beyond ${limit}. Shims under its feet would leave ${left}.`,
+          next,
+        }
+      case 'unknown':
+        return {
+          head: 'Bed level?',
+          why: `Not known yet: ${range} over the bed straddles ${limit}. Shims would leave ${left}.`,
+          next,
+        }
+    }
+  },
+}

@@ -1,0 +1,123 @@
+import { requireInRange } from '../units'
+
+/** A stepper as its data sheet gives it. */
+export interface Winding {
+  /** Holding torque, N·m; more than 0. */
+  readonly holdingTorque: number
+  /** Rated current of a phase, A; more than 0. */
+  readonly ratedCurrent: number
+  /** Of a phase, Ω; 0 or more. */
+  readonly resistance: number
+  /** Of a phase, H; more than 0. */
+  readonly inductance: number
+  /** Supply of the driver, V; more than 0. */
+  readonly voltage: number
+  /** A turn of the rotor; 4…1000. */
+  readonly fullSteps: number
+}
+
+/**
+ * Speed from which the supply no longer drives the rated current through the winding:
+ * V² = (I·R + K·ω)² + (p·ω·L·I)², with K = T/(√2·I) and p rotor teeth = full steps / 4.
+ * @returns rad/s of the rotor; 0 where the supply does not even hold the current at rest.
+ * @throws {RangeError} naming the value and its range.
+ * Valid: sine currents, two phases; above it the torque falls. Source: phasor balance of one phase.
+ * @example cornerSpeedOfWinding({ holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200 }) // 74.3
+ */
+export function cornerSpeedOfWinding({ holdingTorque: T, ratedCurrent: I, ...rest }: Winding): number {
+  const { resistance: R, inductance: L, voltage: V, fullSteps } = rest
+  requireInRange('holdingTorque', T, Number.MIN_VALUE, Number.MAX_VALUE, 'N·m')
+  requireInRange('ratedCurrent', I, Number.MIN_VALUE, Number.MAX_VALUE, 'A')
+  requireInRange('inductance', L, Number.MIN_VALUE, Number.MAX_VALUE, 'H')
+  requireInRange('voltage', V, Number.MIN_VALUE, Number.MAX_VALUE, 'V')
+  requireInRange('fullSteps', fullSteps, 4, 1000)
+  if (V <= I * R) return 0
+  const K = T / (Math.SQRT2 * I)
+  const p = fullSteps / 4
+  // a·ω² + b·ω + c = 0 from the balance above.
+  const a = K * K + (p * L * I) ** 2
+  const b = 2 * I * R * K
+  const c = (I * R) ** 2 - V * V
+  return (-b + Math.sqrt(b * b - 4 * a * c)) / (2 * a)
+}
+
+/**
+ * Torque that a stepper still has at a speed: its holding torque up to the corner speed, from there as the power is
+ * kept, T·ω₁/ω.
+ * @param speedRadPerS ω of the rotor; 0 or more.
+ * @returns N·m.
+ * @throws {RangeError} naming the value and its range.
+ * Valid: a first guess for choosing; a motor's own curve is better. Source: constant power above the corner (common
+ * practice).
+ */
+export function torqueAt(winding: Winding, speedRadPerS: number): number {
+  requireInRange('speedRadPerS', speedRadPerS, 0, Number.MAX_VALUE, 'rad/s')
+  const corner = cornerSpeedOfWinding(winding)
+  return speedRadPerS <= corner ? winding.holdingTorque : (winding.holdingTorque * corner) / speedRadPerS
+}
+
+/** Torque over speed, as points for a chart. */
+export interface TorqueCurve {
+  /** mm/s of the axis. */
+  readonly speeds: readonly number[]
+  /** N·m of one motor. */
+  readonly torques: readonly number[]
+}
+
+/**
+ * Torque that a motor has over the speed of its axis.
+ * @param travelPerRotorTurnMm More than 0. @param topSpeed Last speed of the curve, mm/s; more than 0.
+ * @throws {RangeError} naming the value and its range.
+ */
+export function torqueCurve(winding: Winding, travelPerRotorTurnMm: number, topSpeed: number): TorqueCurve {
+  requireInRange('travelPerRotorTurnMm', travelPerRotorTurnMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')
+  requireInRange('topSpeed', topSpeed, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s')
+  const corner = (cornerSpeedOfWinding(winding) / (2 * Math.PI)) * travelPerRotorTurnMm
+  const even = Array.from({ length: 61 }, (_, i) => (topSpeed * i) / 60)
+  const speeds = corner > 0 && corner < topSpeed ? [...even, corner].sort((p, q) => p - q) : even
+  return { speeds, torques: speeds.map((v) => torqueAt(winding, (v / travelPerRotorTurnMm) * 2 * Math.PI)) }
+}
+
+/** What an axis has to move. */
+export interface AxisLoad {
+  /** kg; 0 or more. */
+  readonly mass: number
+  /** N along the axis; 0 or more. */
+  readonly friction: number
+  /** mm/s². */
+  readonly acceleration: number
+  /** mm of the axis for a turn of the rotor; more than 0. */
+  readonly travelPerRotorTurnMm: number
+  /** kg·m²; 0 or more. */
+  readonly rotorInertia: number
+  /** Motors that share it; 1 or 2. */
+  readonly motors: number
+}
+
+/**
+ * Torque that one motor must give to speed an axis up: (m·a + F)·r/n + J·α, r = travel a rotor turn / 2π, α = a/r.
+ * @returns N·m.
+ * @throws {RangeError} naming the value and its range.
+ * Valid: stiff drive, efficiency 1. Source: Newton's second law for translation and rotation.
+ */
+export function torqueNeeded({ mass, friction, acceleration, ...rest }: AxisLoad): number {
+  const { travelPerRotorTurnMm, rotorInertia, motors } = rest
+  requireInRange('travelPerRotorTurnMm', travelPerRotorTurnMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')
+  requireInRange('motors', motors, 1, 2)
+  const r = travelPerRotorTurnMm / 1000 / (2 * Math.PI)
+  const a = acceleration / 1000
+  return ((mass * a + friction) * r) / motors + (rotorInertia * a) / r
+}
+
+/**
+ * Torque that moves a microstepped rotor by one microstep, as a share of the holding torque: sin(90°/m).
+ * @param microsteps m; 1…256.
+ * @returns 0…1.
+ * @throws {RangeError} naming the value and its range.
+ * Valid: sine torque curve. Source: the torque of a two-phase stepper is a sine of its load angle.
+ * @example microstepTorque(16) // 0.098
+ */
+export function microstepTorque(microsteps: number): number {
+  requireInRange('microsteps', microsteps, 1, 256)
+  return Math.sin(Math.PI / 2 / microsteps)
+}

@@ -23,6 +23,7 @@ describe('the demo', () => {
     const marks = judgeAll(engine).map((it) => `${it.def.id} ${it.mark}`)
     expect(marks.filter((it) => !it.endsWith('good'))).toEqual([
       'motion.squareEnough unknown', // both diagonals, read with the rule, decide it
+      'motion.beltsAlike look',
       'optics.dotsAlike unknown',
       'calibrate.sizeTrue stop', // Y is left for the evening
       'calibrate.runSquare unknown',

@@ -1,5 +1,6 @@
 import type { Fact, Origin } from '../core/bench'
 import { emptyBench, instrument, type Bench } from '../core/document'
+import type { Axis } from '../core/motion'
 import type { UnitId } from '../core/units'
 import { listedFact, type AxisSettings } from '../core/controller'
 export { HERON_SETTINGS, HERON_STAND_IN } from './heronRun'
@@ -16,6 +17,19 @@ function stated(value: number, typed: string, typedUnit: UnitId, a: number, orig
 
 function read(value: number, typed: string, by: string, u: number): Fact {
   return { value, typed, typedUnit: 'mm', origin: 'measured', doubt: { kind: 'standard', u }, instrument: by, at: MADE }
+}
+
+/** A belt plucked and listened to: free span by the rule, tones by ear. */
+function plucked(span: string, toneA: string, toneB?: string): Pick<Axis, 'freeSpan' | 'toneA' | 'toneB'> {
+  const tone = (typed: string | undefined): Fact =>
+    typed === undefined
+      ? { value: null, typed: '', typedUnit: 'Hz', origin: 'assumed', doubt: { kind: 'exact' } }
+      : { value: Number(typed), typed, typedUnit: 'Hz', origin: 'measured', doubt: { kind: 'standard', u: 0.4 }, at: MADE }
+  return { freeSpan: read(Number(span), span, 'rule', 0.6), toneA: tone(toneA), toneB: tone(toneB) }
+}
+
+function weighed(value: number, typed: string, u: number): Fact {
+  return { value, typed, typedUnit: 'g', origin: 'measured', doubt: { kind: 'standard', u }, at: MADE }
 }
 
 const count = (value: number, typed = String(value)): Fact => stated(value, typed, 'count', 0)
@@ -38,6 +52,11 @@ export function heron(id = 'heron'): BenchBundle {
   const belt: Bench['motion']['axes'][string]['drive'] = { chosen: 'belt', origin: 'stated', doubt: { kind: 'exact' } }
   const shared = {
     drive: belt,
+    holdingTorque: stated(0.45, '0.45', 'Nm', 0.02),
+    ratedCurrent: stated(1.5, '1.5', 'A', 0.05),
+    windingResistance: stated(1.65, '1.65', 'ohm', 0.1),
+    windingInductance: stated(2.8e-3, '2.8', 'mH', 0.3e-3),
+    rotorInertia: stated(5.4e-6, '54', 'gcm2', 0.5e-6),
     fullSteps: count(200),
     microsteps: stated(16, '1/16', 'divisor', 0),
     pulleyTeeth: count(20),
@@ -53,11 +72,21 @@ export function heron(id = 'heron'): BenchBundle {
     },
     motion: {
       ...blank.motion,
+      kinematics: { chosen: 'gantry', origin: 'stated', doubt: { kind: 'exact' } },
       axes: {
-        x: { ...x, ...shared, travel: read(430, '430', 'rule', 0.25), acceleration: stated(900, '900', 'mm/s2', 150, 'assumed') },
+        x: {
+          ...x,
+          ...shared,
+          ...plucked('372', '80.1'),
+          movingMass: weighed(0.412, '412', 0.001),
+          travel: read(430, '430', 'rule', 0.25),
+          acceleration: stated(900, '900', 'mm/s2', 150, 'assumed'),
+        },
         y: {
           ...y,
           ...shared,
+          ...plucked('468', '66.0', '59.8'),
+          movingMass: weighed(1.36, '1360', 0.005),
           motors: count(2),
           travel: read(310, '310', 'rule', 0.25),
           acceleration: stated(600, '600', 'mm/s2', 150, 'assumed'),

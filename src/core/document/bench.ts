@@ -9,7 +9,7 @@ import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
 
 /** The document's present version. */
-export const BENCH_VERSION = 2
+export const BENCH_VERSION = 3
 
 /** All of one machine: one document. */
 export const benchSchema = z.strictObject({

@@ -11,29 +11,77 @@ import {
 import { eachFact, isChoice, isFact } from '../bench'
 import { axisCalibrateVerdicts, calibrateFigures, newestRun, readingDefs, runCalibrateVerdicts } from '../calibrate'
 import { electricalFigures, electricalVerdicts } from '../electrical'
-import { motionFigures, motionVerdicts } from '../motion'
-import { axisOpticsVerdicts, opticsFigures, opticsVerdicts } from '../optics'
+import {
+  bedLevel,
+  beltsAlike,
+  beltTight,
+  driveFigures,
+  fastEnough,
+  fieldInFocus,
+  gantrySquare,
+  motionFigures,
+  runsParallel,
+  shapeFigures,
+  squareEnough,
+  torqueEnough,
+  type Kinematics,
+} from '../motion'
+import { fineEnough, opticsFigures, opticsVerdicts } from '../optics'
 import { safetyFigures, safetyVerdicts } from '../safety'
 import { benchChoiceSpec, benchFactSpec, type Bench } from './bench'
 
 /** Every figure of the product. */
 export const FIGURES: readonly AnyFigure[] = [
   ...motionFigures,
+  ...driveFigures,
+  ...shapeFigures,
   ...electricalFigures,
   ...opticsFigures,
   ...calibrateFigures,
   ...safetyFigures,
 ]
 
-/** Every verdict, with whether it is judged once for each scanning axis, for the newest scale run, or for the bench. */
-const VERDICTS: readonly { readonly def: VerdictDef; readonly each: 'axis' | 'run' | 'bench' }[] = [
-  ...axisOpticsVerdicts.map((def) => ({ def, each: 'axis' as const })),
-  ...motionVerdicts.map((def) => ({ def, each: def.id === 'motion.fastEnough' ? ('axis' as const) : ('bench' as const) })),
-  ...electricalVerdicts.map((def) => ({ def, each: 'bench' as const })),
-  ...opticsVerdicts.map((def) => ({ def, each: 'bench' as const })),
-  ...axisCalibrateVerdicts.map((def) => ({ def, each: 'axis' as const })),
-  ...runCalibrateVerdicts.map((def) => ({ def, each: 'run' as const })),
-  ...safetyVerdicts.map((def) => ({ def, each: 'bench' as const })),
+type Args = (bench: Bench) => readonly (readonly string[])[]
+
+const once: Args = () => [[]]
+const eachScanningAxis: Args = (bench) => scanningAxes(bench).map((id) => [id])
+const newestScaleRun: Args = ({ calibrate }) => {
+  const run = newestRun(calibrate)
+  return run === null ? [] : [[run]]
+}
+const where =
+  (holds: (motion: Bench['motion']) => boolean, args: readonly (readonly string[])[] = [[]]): Args =>
+  ({ motion }) =>
+    holds(motion) ? args : []
+const moves = (kinematics: Kinematics) => (motion: Bench['motion']) => motion.kinematics.chosen === kinematics
+/** Axes, but not of mirrors: what turns a mirror pulls nothing. */
+const eachPulledAxis: Args = (bench) => (moves('mirrors')(bench.motion) ? [] : eachScanningAxis(bench))
+const eachTone: Args = ({ motion }) =>
+  Object.entries(motion.axes).flatMap(([id, axis]) =>
+    (['A', 'B'] as const).filter((side) => axis[`tone${side}`].value !== null).map((side) => [id, side]),
+  )
+const eachPairOfTones: Args = ({ motion }) =>
+  Object.entries(motion.axes)
+    .filter(([, { toneA, toneB, motors }]) => toneA.value !== null && toneB.value !== null && motors.value === 2)
+    .map(([id]) => [id])
+
+/** Every verdict, with what it is judged for. What nobody has begun to measure is not judged. */
+const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
+  { def: fineEnough, args: eachScanningAxis },
+  { def: fastEnough, args: eachScanningAxis },
+  { def: torqueEnough, args: eachPulledAxis },
+  { def: squareEnough, args: where((motion) => !moves('mirrors')(motion)) },
+  { def: gantrySquare, args: where(({ racking }) => racking.left.value !== null || racking.right.value !== null) },
+  { def: runsParallel, args: where(moves('crossed'), [['a'], ['b']]) },
+  { def: fieldInFocus, args: where(moves('mirrors')) },
+  { def: beltTight, args: eachTone },
+  { def: beltsAlike, args: eachPairOfTones },
+  { def: bedLevel, args: where(({ heights }) => Object.keys(heights).length > 0) },
+  ...electricalVerdicts.map((def) => ({ def, args: once })),
+  ...opticsVerdicts.map((def) => ({ def, args: once })),
+  ...axisCalibrateVerdicts.map((def) => ({ def, args: eachScanningAxis })),
+  ...runCalibrateVerdicts.map((def) => ({ def, args: newestScaleRun })),
+  ...safetyVerdicts.map((def) => ({ def, args: once })),
 ]
 
 /** What an engine over a bench needs to know. */
@@ -58,17 +106,9 @@ function scanningAxes(bench: Bench): readonly string[] {
 
 /** All verdicts of a bench, in the route's order; a stage's own in the order listed. */
 export function judgeAll(engine: Engine<Bench>, stage?: string): readonly Verdict[] {
-  return VERDICTS.filter(({ def }) => stage === undefined || def.stage === stage).flatMap(({ def, each }) =>
-    argsOf(engine.bench, each).map((args) => judge(engine, def, args)),
+  return VERDICTS.filter(({ def }) => stage === undefined || def.stage === stage).flatMap(({ def, args }) =>
+    args(engine.bench).map((it) => judge(engine, def, it)),
   )
-}
-
-/** What a verdict is judged with: nothing, each scanning axis, or the newest scale run where there is one. */
-function argsOf(bench: Bench, each: 'axis' | 'run' | 'bench'): readonly (readonly string[])[] {
-  if (each === 'bench') return [[]]
-  if (each === 'axis') return scanningAxes(bench).map((id) => [id])
-  const run = newestRun(bench.calibrate)
-  return run === null ? [] : [[run]]
 }
 
 /** Label of the fact or choice at a path, with its axis where it has one: “Travel of X”. */
@@ -120,11 +160,24 @@ const DRIVE_FACTS: Readonly<Record<string, readonly string[]>> = {
   drivenTeeth: ['reducedBelt'],
   screwPitch: ['screw'],
   screwStarts: ['screw'],
+  rackModule: ['rack'],
+  pinionTeeth: ['rack'],
+}
+
+/** Parts of Motion that are read only where the machine has them, or where somebody has begun to measure. */
+const PART_IN_USE: Readonly<Record<string, (motion: Bench['motion']) => boolean>> = {
+  crossed: ({ kinematics }) => kinematics.chosen === 'crossed',
+  mirrors: ({ kinematics }) => kinematics.chosen === 'mirrors',
+  belts: ({ axes }) => Object.values(axes).some(({ toneA, toneB }) => toneA.value !== null || toneB.value !== null),
+  play: ({ play }) => play.clearance.value !== null,
+  levelWithin: ({ heights }) => Object.keys(heights).length > 0,
 }
 
 function inUse(bench: Bench, path: Path): boolean {
   const [, list, id, key] = path.split('.')
   if (path.startsWith('instruments.')) return false
+  const part = path.startsWith('motion.') ? PART_IN_USE[list ?? ''] : undefined
+  if (part !== undefined && !part(bench.motion)) return false
   const kinds = list === 'axes' ? DRIVE_FACTS[key ?? ''] : undefined
   return kinds === undefined || kinds.includes(bench.motion.axes[id ?? '']?.drive.chosen ?? '')
 }

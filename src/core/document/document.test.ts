@@ -66,10 +66,21 @@ describe('reading a bench of another version', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v1.json', 'utf8')) as Record<string, unknown>
     const read = readBench(old)
     const bench = (read as { value: Bench }).value
-    expect(bench).toMatchObject({ ...old, version: 2 })
+    expect(bench).toMatchObject({ ...old, version: 3 })
     expect(Object.keys(bench.controller.axes)).toEqual(Object.keys(bench.motion.axes))
     expect(Object.values(bench.controller.axes).map((it) => it.steps.value)).toEqual([null, null])
     expect(engineFor(bench).byId('calibrate.steps', ['x']).result).toEqual({ known: true, value: 80 })
+  })
+
+  it('migrates the frozen version 2: Motion gets its later facts as the template has them, a gantry where Y has two motors', () => {
+    const old = JSON.parse(readFileSync('tests/fixtures/bench-v2.json', 'utf8')) as Bench
+    const { motion, ...rest } = (readBench(old) as { value: Bench }).value
+    expect({ ...rest, motion }).toMatchObject({ ...old, version: 3 })
+    expect(motion.kinematics.chosen).toBe('gantry')
+    const typed = (facts: object) => Object.values(facts as Record<string, { typed?: string }>).map((it) => it.typed)
+    const later = (axis: object) => Object.fromEntries(Object.entries(axis).filter(([key]) => !(key in old.motion.axes['x']!)))
+    expect(typed(later(motion.axes['x']!))).toEqual(typed(later(empty.motion.axes['x']!)))
+    expect([typed(motion.belts), typed(motion.mirrors)]).toEqual([typed(empty.motion.belts), typed(empty.motion.mirrors)])
   })
 
   it('does not alter what it was given', () => {
@@ -82,7 +93,7 @@ describe('reading a bench of another version', () => {
     ['nothing', null, 'foreign'],
     ['another thing', { kind: 'seed-list' }, 'foreign'],
     ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
-    ['a newer one', { ...empty, version: 3 }, 'newer'],
+    ['a newer one', { ...empty, version: 4 }, 'newer'],
     ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
     [
       'a value out of range',
@@ -117,7 +128,7 @@ it('every figure names its source, and its symbols lead to facts or figures that
     for (const [symbol, target] of Object.entries(symbols)) {
       const there = target.startsWith('=')
         ? ids.has(target.slice(1).split('|')[0] ?? '')
-        : benchFactSpec(target.replace(/\{\d\}/g, 'x')) !== undefined
+        : benchFactSpec(target.replace('{0}', 'x').replace('{1}', 'A')) !== undefined
       expect(there, `${id}: ${symbol} → ${target}`).toBe(true)
       expect(formula, id).toContain(`\\v{${symbol}}`)
     }

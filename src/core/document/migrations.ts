@@ -1,5 +1,6 @@
 import { accepted, refused, type Finding, type Outcome } from '../units'
 import { laterSlicesOfVersion2 } from './version2'
+import { motionOfVersion3 } from './version3'
 import { BENCH_VERSION, benchSchema, type Bench } from './bench'
 
 type Json = Record<string, unknown>
@@ -27,6 +28,11 @@ const MIGRATIONS: readonly Migration[] = [
     to: 2,
     why: 'a bench got the settings in the machine, the power signal, scale runs and an output card',
     up: (bench) => ({ ...bench, ...laterSlicesOfVersion2(Object.keys(asJson(asJson(bench['motion'])['axes']))) }),
+  },
+  {
+    to: 3,
+    why: 'Motion got kinematics, the data of the motors, belts, mirrors, racking, play and heights of the bed',
+    up: (bench) => ({ ...bench, motion: motionOfVersion3(asJson(bench['motion'])) }),
   },
 ]
 

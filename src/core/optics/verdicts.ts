@@ -61,5 +61,4 @@ export const dotsAlike: VerdictDef = {
   },
 }
 
-export const axisOpticsVerdicts = [fineEnough] as const
 export const opticsVerdicts = [dotsAlike] as const

@@ -20,6 +20,8 @@ export interface Hidden {
   readonly threshold: number
   /** Radius of the beam at 1/e², mm. */
   readonly radius: number
+  /** Pull of each belt, N. */
+  readonly pull: { readonly xA: number; readonly yA: number; readonly yB: number }
   readonly calipers: {
     /** A reading r stands for r·(1 + scale). */
     readonly scale: number
@@ -42,14 +44,12 @@ export function drawHidden(number: number, spec: StandInSpec): Hidden {
   const scale = (): number => 1 + between(random, -LARGEST_SCALE_ERROR, LARGEST_SCALE_ERROR)
   const mmPerStep = { x: scale() / spec.nominalSteps.x, y: scale() / spec.nominalSteps.y }
   const play = { x: between(random, 0, LARGEST_PLAY), y: between(random, 0, LARGEST_PLAY) }
-  return {
-    mmPerStep,
-    play,
-    skewRad: between(random, -LARGEST_SKEW, LARGEST_SKEW),
-    threshold: between(random, 0.006, 0.03) * (spec.power / 5),
-    radius: between(random, 0.06, 0.11),
-    calipers: { scale: between(random, -0.0005, 0.0005), noise: 0.02 },
-  }
+  const skewRad = between(random, -LARGEST_SKEW, LARGEST_SKEW)
+  const threshold = between(random, 0.006, 0.03) * (spec.power / 5)
+  const radius = between(random, 0.06, 0.11)
+  const calipers = { scale: between(random, -0.0005, 0.0005), noise: 0.02 }
+  const pulled = (): number => between(random, 8, 50)
+  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull: { xA: pulled(), yA: pulled(), yB: pulled() } }
 }
 
 /** One reading's error, mm; the source is the calipers' own. Valid: any source. Source: normal noise. */

@@ -1,4 +1,5 @@
 export * from './calipers'
 export * from './hidden'
 export * from './machine'
+export * from './pluck'
 export * from './random'

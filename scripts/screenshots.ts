@@ -12,6 +12,25 @@ async function demo(page: Page): Promise<void> {
   await page.getByText('stand-in at rest').waitFor()
 }
 
+async function motionPart(page: Page, name: string): Promise<void> {
+  await page.getByRole('group', { name: 'Parts of Motion' }).getByRole('button', { name }).click()
+}
+
+async function kinematics(page: Page, words: string): Promise<void> {
+  await page.locator('[data-fact="motion.kinematics"]').click()
+  await page.getByRole('dialog').getByRole('button', { name: words, exact: true }).click()
+  await page
+    .locator('#sheet > div > div')
+    .first()
+    .evaluate((sheet) => sheet.scrollTo(0, 0))
+}
+
+async function enter(page: Page, path: string, text: string): Promise<void> {
+  await page.locator(`[data-fact="${path}"][data-place="given"]`).click()
+  await page.keyboard.type(text)
+  await page.keyboard.press('Enter')
+}
+
 async function controller(page: Page, part: string): Promise<void> {
   await demo(page)
   await page.getByRole('link', { name: /Controller/ }).click()
@@ -54,6 +73,41 @@ const SHOTS: readonly {
       await page.getByLabel('Name of the machine').fill('Gate')
       await page.getByRole('button', { name: 'Start an empty bench' }).click()
       await page.locator('[data-plate] svg').waitFor()
+    },
+  },
+  {
+    name: 'motion-drive',
+    act: async (page) => {
+      await demo(page)
+      await motionPart(page, 'Drive train')
+      await page.getByText('Torque of one motor').waitFor()
+    },
+  },
+  {
+    name: 'motion-belts',
+    dark: true,
+    act: async (page) => {
+      await demo(page)
+      await motionPart(page, 'Belts by ear')
+      await page.getByRole('button', { name: 'Y axis' }).click()
+    },
+  },
+  {
+    name: 'motion-crossed',
+    act: async (page) => {
+      await demo(page)
+      await kinematics(page, 'crossed belts')
+    },
+  },
+  {
+    name: 'motion-mirrors',
+    act: async (page) => {
+      await page.getByLabel('Name of the machine').fill('Wren')
+      await page.getByRole('button', { name: 'Start an empty bench' }).click()
+      await enter(page, 'motion.axes.x.travel', '110')
+      await page.getByRole('button', { name: 'Y axis' }).click()
+      await enter(page, 'motion.axes.y.travel', '90')
+      await kinematics(page, 'two turning mirrors')
     },
   },
   { name: 'controller-settings', act: (page) => controller(page, 'Settings') },

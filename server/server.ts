@@ -25,6 +25,11 @@ export function createServer(folder: string): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false }))
+  // A plucked belt is listened to on the page itself; nothing else of the machine is asked for.
+  app.use((_, response, next) => {
+    response.setHeader('Permissions-Policy', 'microphone=(self), camera=(), geolocation=()')
+    next()
+  })
   app.use(compression())
   app.use('/assets', express.static(`${root}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
   // The worker that keeps the application in the browser must be looked up anew each time, or nothing new is ever found.

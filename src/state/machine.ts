@@ -246,6 +246,15 @@ async function showMarks(): Promise<void> {
   if (marks !== undefined) useMachine.setState({ marks })
 }
 
+/** The sound of one of the stand-in's belts; null without a stand-in. */
+export async function pluckStandIn(
+  belt: 'xA' | 'yA' | 'yB',
+  massPerMetreKg: number,
+  spanMm: number,
+): Promise<{ readonly samples: Float32Array; readonly sampleRateHz: number } | null> {
+  return (await open?.remote.pluck(belt, massPerMetreKg, spanMm)) ?? null
+}
+
 /** Reads between two marks with the stand-in's calipers. */
 export async function readStandIn(reading: Reading): Promise<ReadOut> {
   return (await open?.remote.read(reading)) ?? { ok: false, why: 'No stand-in is connected.' }

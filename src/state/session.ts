@@ -12,6 +12,9 @@ export type Draft = Pick<Entry, 'typed' | 'origin'> & {
 /** The parts of Controller, in the order of the work. */
 export type ControllerPart = 'settings' | 'ramp' | 'run'
 
+/** The parts of Motion. */
+export type MotionPart = 'machine' | 'drive' | 'belts' | 'square'
+
 /** What is open, pointed at and half typed. Nothing of it is saved with the bench. */
 interface Session {
   /** The field whose editor is open; a fact may stand in several places. */
@@ -21,6 +24,7 @@ interface Session {
   readonly axisId: string | null
   /** Which part of Controller is open. */
   readonly part: ControllerPart
+  readonly motionPart: MotionPart
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
   /** The reading that the plate brings out. */
@@ -43,6 +47,7 @@ export const useSession = create<Session>()(() => ({
   drafts: {},
   axisId: null,
   part: 'settings',
+  motionPart: 'machine',
   runId: null,
   pointedReading: null,
   pointedAxis: null,
@@ -105,11 +110,23 @@ export function isOnNameplate(path: Path): boolean {
   return ON_NAMEPLATE[path] !== undefined
 }
 
-/** The part of Controller on which a fact stands. */
-function partOf(path: Path): { readonly part?: ControllerPart } {
+/** The part of Controller or Motion on which a fact stands. */
+function partOf(path: Path): { readonly part?: ControllerPart; readonly motionPart?: MotionPart } {
+  if (path.startsWith('motion.')) return { motionPart: motionPartOf(path) }
   if (path.startsWith('controller.')) return { part: 'settings' }
   if (/^calibrate\.(sightPower|rampTo|markPower|markSpeed)$/.test(path)) return { part: 'ramp' }
   return path.startsWith('calibrate.') || path.startsWith('instruments.') ? { part: 'run' } : {}
+}
+
+const OF_DRIVE =
+  /\.(holdingTorque|ratedCurrent|windingResistance|windingInductance|rotorInertia|movingMass|friction|closedBelt|motorVoltage)$/
+const OF_BELTS = /\.(freeSpan|toneA|toneB)$|^motion\.belts\./
+const OF_SQUARE = /^motion\.(corners|squareWithin|racking|play|heights|levelWithin)/
+
+function motionPartOf(path: Path): MotionPart {
+  if (OF_DRIVE.test(path)) return 'drive'
+  if (OF_BELTS.test(path)) return 'belts'
+  return OF_SQUARE.test(path) ? 'square' : 'machine'
 }
 
 /** How long a field may take to come into view, in frames. */

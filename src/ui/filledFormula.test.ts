@@ -4,25 +4,40 @@ import { engineFor, FIGURES, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { filledFormula, plainFormula } from './filledFormula'
 
-const { bench } = heron()
+/** The demo with what its machine does not have, so that every figure has its numbers. */
+const bench = [
+  ['motion.axes.x.closedBelt', 200],
+  ['motion.racking.left', 40.2],
+  ['motion.racking.right', 40],
+  ['motion.play.clearance', 0.05],
+].reduce(
+  (it, [path, value]) => setAt(it, `${path}`, { ...heron().bench.motion.frame.barWidth, value, typed: String(value) }),
+  heightsRead(),
+)
+
+function heightsRead(): Bench {
+  const height = (value: number) => ({ ...heron().bench.motion.frame.barWidth, value, typed: String(value) })
+  const places = [0, 1, 2, 3].map((i) => ({ order: i, x: (i % 2) * 400, y: i > 1 ? 300 : 0, height: height(i / 10) }))
+  return setAt(heron().bench, 'motion.heights', Object.fromEntries(places.map((it) => [`h${it.order}`, it])))
+}
 const filled = (id: string, args: readonly string[], on: Bench = bench, system: 'metric' | 'inch' = 'metric') =>
   filledFormula(engineFor(on).byId(id, args), on, system).replace(/\\text\{([^}]*)\}/g, '$1')
 
 describe('a formula with its numbers', () => {
   it('takes facts as typed, figures as shown, and sets the result behind', () => {
-    expect(filled('motion.topSpeedByStepRate', ['x'])).toBe(' \\dfrac{30 kHz}{80 steps/mm} = 375 mm/s')
-    expect(filled('motion.stepsPerMm', ['x'])).toBe(' \\dfrac{200\\cdot 16\\cdot 1}{40 mm} = 80 steps/mm')
+    expect(filled('motion.topSpeedByStepRate', ['x'])).toBe('\\dfrac{30 kHz}{80 steps/mm} = 375 mm/s')
+    expect(filled('motion.stepsPerMm', ['x'])).toBe('\\dfrac{200\\cdot 16\\cdot 1}{40 mm} = 80 steps/mm')
   })
 
   it('brackets what is raised to a power, and keeps degrees apart from words', () => {
-    expect(filled('motion.runOut', ['x'])).toBe(' \\dfrac{\\left(200 mm/s\\right)^2}{2\\cdot 900 mm/s$^2$} = 22.22 mm')
+    expect(filled('motion.runOut', ['x'])).toBe('\\dfrac{\\left(200 mm/s\\right)^2}{2\\cdot 900 mm/s$^2$} = 22.22 mm')
     expect(filled('motion.squareMargin', [])).toContain('^\\circ')
   })
 
   it('shows the form that is in use: belt or screw', () => {
-    expect(filled('motion.travelPerTurn', ['x'])).toBe(' 2 mm\\cdot 20  = 40 mm')
+    expect(filled('motion.travelPerTurn', ['x'])).toBe('2 mm\\cdot 20 = 40 mm')
     const screw = setAt(bench, 'motion.axes.x.drive.chosen', 'screw')
-    expect(filled('motion.travelPerTurn', ['x'], screw)).toBe(' 2 mm\\cdot 1 = 2 mm')
+    expect(filled('motion.travelPerTurn', ['x'], screw)).toBe('2 mm\\cdot 1 = 2 mm')
   })
 
   it('converts what is worked, not what was typed', () => {
@@ -35,9 +50,10 @@ describe('a formula with its numbers', () => {
       const run =
         /^calibrate\.(lineFit|scatter|scale|sizeError|lineWidth|backlash|outOfSquare|squareMargin|driveFactor|stepsFound)$/
       const axis = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
-      const args = run.test(def.id) ? ['run-1', 'x'] : axis
+      const side = /^motion\.tension(Margin)?$/.test(def.id) ? ['x', 'A'] : axis
+      const args = run.test(def.id) ? ['run-1', 'x'] : def.id === 'motion.tensionAlike' ? ['y'] : side
       expect(filled(def.id, args), def.id).not.toMatch(/\\v\{|\?|undefined|NaN/)
-      expect(plainFormula(def.formula), def.id).not.toContain('\\v')
+      expect(plainFormula(def.formula), def.id).not.toContain('\\v{')
     }
   })
 })

@@ -1,4 +1,4 @@
-import { getAt, isFact, showFact, shownNumber, type Path, type WithDoubt } from '../core/bench'
+import { getAt, isChoice, isFact, showFact, shownNumber, type Path, type WithDoubt } from '../core/bench'
 import type { Bench } from '../core/document'
 import { printNumber, sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf } from '../state'
@@ -15,25 +15,24 @@ export function plainFormula(formula: string): string {
 /** The right side of a formula with each symbol replaced by its number, and the result behind it, in TeX. */
 export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSystem): string {
   const { def, args } = figure
-  const right = def.formula.slice(def.formula.indexOf('=') + 1).split('\\quad')[0] ?? ''
   const number = (symbol: string): string => {
     const target = def.symbols[symbol]?.replace(/\{(\d)\}/g, (_, i: string) => args[Number(i)] ?? '') ?? ''
     return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
   }
   const result = shownNumber(figure.result) ?? Number.NaN
-  const filled = chooseBranch(def.formula, right, bench, args).replace(
-    SYMBOL,
-    (all, symbol: string, at: number, whole: string) =>
-      whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
+  const filled = formInUse(def, bench, args).replace(SYMBOL, (all, symbol: string, at: number, whole: string) =>
+    whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
   )
   return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`
 }
 
-/** A formula may give one form for a belt and one for a screw; the numbers go into the one in use. */
-function chooseBranch(formula: string, first: string, bench: Bench, args: readonly string[]): string {
-  const screw = getAt(bench, `motion.axes.${args[0] ?? ''}.drive.chosen`) === 'screw'
-  const second = formula.split('\\quad\\text{or}\\quad')[1]
-  return screw && second !== undefined ? second.slice(second.indexOf('=') + 1) : first
+/** The right side of the form that is in use. */
+function formInUse({ formula, forms }: WithDoubt['def'], bench: Bench, args: readonly string[]): string {
+  const all = formula.split('\\quad\\text{or}\\quad')
+  const choice = forms === undefined ? null : getAt(bench, forms.by.replace('{0}', args[0] ?? ''))
+  const index = isChoice(choice) ? (forms?.of[choice.chosen ?? ''] ?? 0) : 0
+  const form = all[index] ?? formula
+  return (form.slice(form.indexOf('=') + 1).split('\\quad')[0] ?? '').trim()
 }
 
 function figureNumber(key: string, bench: Bench, system: UnitSystem): string {

@@ -2,8 +2,11 @@ import '../core/zodPolicy'
 import * as Comlink from 'comlink'
 import {
   createStandIn,
+  hiddenTone,
+  pluckedSound,
   readCalipers,
   seeded,
+  type Hidden,
   type Mark,
   type Random,
   type Reading,
@@ -34,6 +37,12 @@ export interface WorkshopWorker {
   marks(): readonly (Mark | null)[]
   settings(): Readonly<Record<string, string>>
   read(reading: Reading): ReadOut
+  /** The sound of one of its belts, plucked. */
+  pluck(
+    belt: keyof Hidden['pull'],
+    massPerMetreKg: number,
+    spanMm: number,
+  ): { samples: Float32Array; sampleRateHz: number } | null
 }
 
 const TICK = 40
@@ -75,6 +84,13 @@ const api: WorkshopWorker = {
     standIn === null
       ? { ok: false, why: 'The stand-in is not connected.' }
       : readCalipers(standIn.marks, reading, CALIPERS, standIn.hidden.calipers, noise),
+  pluck(belt, massPerMetreKg, spanMm) {
+    if (standIn === null) return null
+    const toneHz = hiddenTone(standIn.hidden.pull[belt], massPerMetreKg, spanMm)
+    const sampleRateHz = 44_100
+    const samples = pluckedSound({ toneHz, sampleRateHz, seconds: 2.2, noise: 0.15 }, noise)
+    return Comlink.transfer({ samples, sampleRateHz }, [samples.buffer])
+  },
 }
 
 Comlink.expose(api)

@@ -74,8 +74,17 @@ export class Driver {
   }
 
   async chooseDrive(axis: string, drive: string): Promise<void> {
-    await this.field(`motion.axes.${axis}.drive`).click()
-    await this.page.getByRole('button', { name: drive, exact: true }).click()
+    await this.choose(`motion.axes.${axis}.drive`, drive)
+  }
+
+  /** Takes one of the words a choice offers. */
+  async choose(path: string, words: string): Promise<void> {
+    await this.field(path).click()
+    await this.page.getByRole('dialog').getByRole('button', { name: words, exact: true }).click()
+  }
+
+  async motionPart(name: string): Promise<void> {
+    await this.page.getByRole('group', { name: 'Parts of Motion' }).getByRole('button', { name }).click()
   }
 
   async showAxis(letter: string): Promise<void> {

@@ -1,6 +1,6 @@
 import { newestRun } from '../../core/calibrate'
 import { useBenchStore, useSession, type ControllerPart } from '../../state'
-import { Sheet } from '../../ui'
+import { Parts, Sheet } from '../../ui'
 import { LinkPanel } from './LinkPanel'
 import { RampGiven, RampPlate } from './Ramp'
 import { RunGiven } from './RunGiven'
@@ -38,7 +38,7 @@ export function Controller() {
       about={about}
       plate={
         <>
-          <Parts part={part} />
+          <Parts of="Controller" parts={PARTS} open={part} choose={(id) => useSession.setState({ part: id })} />
           {part === 'settings' && <SettingsPlate />}
           {part === 'ramp' && <RampPlate />}
           {part === 'run' && <RunPlate runId={run} />}
@@ -58,25 +58,5 @@ export function Controller() {
         </>
       }
     />
-  )
-}
-
-/** The parts in the order of the work. */
-function Parts({ part }: { readonly part: ControllerPart }) {
-  return (
-    <div className="no-print mt-3 flex gap-1 border-b border-ink" role="group" aria-label="Parts of Controller">
-      {PARTS.map(({ id, name }, i) => (
-        <button
-          key={id}
-          type="button"
-          aria-pressed={id === part}
-          className={`-mb-px min-h-9 border-b-2 px-3 ${id === part ? 'border-teal font-[650]' : 'border-transparent text-second hover:text-teal'}`}
-          onClick={() => useSession.setState({ part: id })}
-        >
-          <span className="num mr-1.5 text-[12px]">{i + 1}</span>
-          {name}
-        </button>
-      ))}
-    </div>
   )
 }

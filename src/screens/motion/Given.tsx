@@ -1,53 +1,141 @@
 import { axisSettingsTemplate, axisTemplate, axisIds, type Bench } from '../../core/document'
+import { wiringFault, type Kinematics, type WiringFault } from '../../core/motion'
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
 import { ChoiceField, FactField, Panel, Sentence } from '../../ui'
+import { useChosenAxis } from './chosenAxis'
 
-/** The facts of Motion as sentences: the chosen axis, the machine, the four marks. */
+/** The facts of the machine as sentences: how it moves, the chosen axis, what all axes share. */
 export function MotionGiven() {
   const bench = useBenchStore((it) => it.bench)
-  const chosen = useSession((it) => it.axisId)
   if (bench === null) return null
-  const ids = axisIds(bench)
-  const axisId = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '')
-  const letter = bench.motion.axes[axisId]?.letter ?? ''
   return (
     <div className="grid gap-4">
-      <Panel title={`Given, ${letter} axis`} aside={<AxisSwitch bench={bench} ids={ids} axisId={axisId} />}>
-        <Sentence>
-          <AxisSentence id={axisId} bench={bench} />
-        </Sentence>
-      </Panel>
+      <AxisPanel bench={bench} title="Given">
+        <AxisSentence bench={bench} />
+      </AxisPanel>
       <Panel title="Given, the machine">
         <Sentence>
-          The controller can give at most <FactField path="motion.maxStepRate" />. You want to scan at{' '}
-          <FactField path="motion.wantedSpeed" />. The frame’s bars are <FactField path="motion.frame.barWidth" /> wide; the
-          carriage is <FactField path="motion.frame.carriageWidth" /> wide and <FactField path="motion.frame.carriageDepth" />{' '}
-          deep.
+          The head is moved by <ChoiceField path="motion.kinematics" />. The controller can give at most{' '}
+          <FactField path="motion.maxStepRate" />. You want to scan at <FactField path="motion.wantedSpeed" />.{' '}
+          <KinematicsSentence kinematics={bench.motion.kinematics.chosen} />
         </Sentence>
-      </Panel>
-      <Panel title="Given, four marks at the corners">
-        <Sentence>
-          Mark four corners and measure over like edges, with one instrument: the sides are{' '}
-          <FactField path="motion.corners.width" /> along X and <FactField path="motion.corners.depth" /> along Y; the diagonals
-          are <FactField path="motion.corners.fromOrigin" /> through the origin and <FactField path="motion.corners.across" />{' '}
-          across. Up to <FactField path="motion.squareWithin" /> out of square is accepted.
-        </Sentence>
+        {bench.motion.kinematics.chosen === 'crossed' && <Wiring bench={bench} />}
       </Panel>
     </div>
   )
 }
 
-function AxisSentence({ id, bench }: { readonly id: string; readonly bench: Bench }) {
-  const axis = bench.motion.axes[id]
+/** A panel about the chosen axis, with the switch between axes. */
+export function AxisPanel({
+  bench,
+  title,
+  children,
+}: {
+  readonly bench: Bench
+  readonly title: string
+  readonly children: React.ReactNode
+}) {
+  const { axisId, letter } = useChosenAxis(bench)
+  return (
+    <Panel title={`${title}, ${letter} axis`} aside={<AxisSwitch bench={bench} ids={axisIds(bench)} axisId={axisId} />}>
+      <Sentence>{children}</Sentence>
+    </Panel>
+  )
+}
+
+function KinematicsSentence({ kinematics }: { readonly kinematics: Kinematics | null }) {
+  const frame = (
+    <>
+      The frame’s bars are <FactField path="motion.frame.barWidth" /> wide; the carriage is{' '}
+      <FactField path="motion.frame.carriageWidth" /> wide and <FactField path="motion.frame.carriageDepth" /> deep.
+    </>
+  )
+  switch (kinematics) {
+    case 'mirrors':
+      return (
+        <>
+          The last mirror stands <FactField path="motion.mirrors.height" /> above the work and{' '}
+          <FactField path="motion.mirrors.apart" /> from the other; the beam meets <ChoiceField path="motion.mirrors.last" />{' '}
+          last. The spot stays sharp over <FactField path="motion.mirrors.focusDepth" /> to either side. You want{' '}
+          <FactField path="motion.mirrors.wantedSteps" />. The field is the travel of both axes, about its middle.
+        </>
+      )
+    case 'crossed':
+      return (
+        <>
+          {frame} The idlers measure <FactField path="motion.crossed.idlerDiameter" /> at the belt; the motors stand{' '}
+          <FactField path="motion.crossed.motorAside" /> aside of the place where their belts are parallel.
+        </>
+      )
+    case 'retrofit':
+      return (
+        <>
+          {frame} The beam stands beside the spindle by <FactField path="motion.retrofit.asideX" /> along X and{' '}
+          <FactField path="motion.retrofit.asideY" /> along Y; both reach what lies within both travels.
+        </>
+      )
+    default:
+      return frame
+  }
+}
+
+/** Crossed belts: where the head really went, and so what to swap or reverse. */
+function Wiring({ bench }: { readonly bench: Bench }) {
+  const { wentForX, wentForY } = bench.motion.crossed
+  const known = wentForX.chosen !== null && wentForY.chosen !== null
+  const fault = known ? wiringFault(wentForX.chosen, wentForY.chosen) : undefined
+  return (
+    <>
+      <Sentence>
+        Ask the controller for a short way along +X: the head went <ChoiceField path="motion.crossed.wentForX" />. Then along +Y:
+        it went <ChoiceField path="motion.crossed.wentForY" />.
+      </Sentence>
+      {fault !== undefined && (
+        <p role="status" className="mt-1 max-w-[46rem]">
+          {sayFault(fault)}
+        </p>
+      )}
+    </>
+  )
+}
+
+function sayFault(fault: WiringFault | null): string {
+  if (fault === null) {
+    return 'No wiring explains that: both went along one line. A motor stands still, or a belt slips; look at both motors first.'
+  }
+  const { swapped, reversedA, reversedB } = fault
+  const todo = [
+    swapped ? 'swap the two motors’ plugs' : '',
+    reversedA && reversedB
+      ? 'reverse both motors'
+      : reversedA
+        ? 'reverse the left motor'
+        : reversedB
+          ? 'reverse the right motor'
+          : '',
+  ].filter(Boolean)
+  return todo.length === 0
+    ? 'Both motors are wired as they should be.'
+    : `Supply off, wait for it to fall, then ${todo.join(' and ')}. Never unplug a motor under power.`
+}
+
+function AxisSentence({ bench }: { readonly bench: Bench }) {
+  const { axisId: id, axis } = useChosenAxis(bench)
   if (axis === undefined) return null
+  if (bench.motion.kinematics.chosen === 'mirrors' && axis.letter !== 'Z') return <MirrorAxis id={id} letter={axis.letter} />
   const at = (key: string): string => `motion.axes.${id}.${key}`
   return (
     <>
       <FactField path={at('motors')} /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'} {axis.letter} by{' '}
       <ChoiceField path={at('drive')} />, over <FactField path={at('travel')} />. The motor makes{' '}
       <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
-      {axis.drive.chosen === 'screw' ? (
+      {axis.drive.chosen === 'rack' ? (
+        <>
+          Its pinion of <FactField path={at('pinionTeeth')} /> teeth runs on a rack of module{' '}
+          <FactField path={at('rackModule')} />.
+        </>
+      ) : axis.drive.chosen === 'screw' ? (
         <>
           Its screw has a pitch of <FactField path={at('screwPitch')} /> and <FactField path={at('screwStarts')} />{' '}
           {axis.screwStarts.value === 1 ? 'start' : 'starts'}.
@@ -67,7 +155,19 @@ function AxisSentence({ id, bench }: { readonly id: string; readonly bench: Benc
           pulley pulls a belt of <FactField path={at('beltPitch')} /> pitch.
         </>
       )}{' '}
-      It speeds up at <FactField path={at('acceleration')} />.
+      The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at <FactField path={at('acceleration')} />.
+    </>
+  )
+}
+
+/** An axis of a mirror pair: motor and gear, and how wide the field is. */
+function MirrorAxis({ id, letter }: { readonly id: string; readonly letter: string }) {
+  const at = (key: string): string => `motion.axes.${id}.${key}`
+  return (
+    <>
+      The {letter} mirror’s motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at{' '}
+      <FactField path={at('microsteps')} />, through a gear of <FactField path={at('motorGear')} />. The field is{' '}
+      <FactField path={at('travel')} /> wide along {letter}. It speeds up at <FactField path={at('acceleration')} />.
     </>
   )
 }

@@ -47,8 +47,10 @@ export function Floor({ plan }: { readonly plan: Plan }) {
   )
 }
 
-function moveHead({ work }: Plan, x: number, y: number): void {
-  useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(y, 0), work.h) } })
+function moveHead({ work, movingBed }: Plan, x: number, y: number): void {
+  // A moving bed is taken by its middle: further back is further in front for the head.
+  const along = movingBed ? work.h - y : y
+  useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) } })
 }
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {

@@ -50,6 +50,7 @@ export function MachinePlate() {
     head: headWithin(head, travelX, travelY),
     x: drive(x, radiusX),
     y: drive(y, radiusY),
+    movingBed: bench.motion.kinematics.chosen === 'bed',
   })
   const { outer } = plan
   const known = factNumber(bench, `motion.axes.${x}.travel`) !== null && factNumber(bench, `motion.axes.${y}.travel`) !== null
@@ -88,7 +89,14 @@ function useTravelLines(plan: Plan, ids: Ids): { readonly x: DimensionLine; read
   const left = frame.x(plan.outer.x)
   return {
     x: { path: `motion.axes.${ids.x}.travel`, along: 'x', from: 0, to: plan.work.w, at: bottom + 34, extendFrom: bottom },
-    y: { path: `motion.axes.${ids.y}.travel`, along: 'y', from: 0, to: plan.work.h, at: left - 38, extendFrom: left },
+    y: {
+      path: `motion.axes.${ids.y}.travel`,
+      along: 'y',
+      from: plan.work.y,
+      to: plan.work.y + plan.work.h,
+      at: left - 38,
+      extendFrom: left,
+    },
   }
 }
 
@@ -160,6 +168,7 @@ function Drawing({
         <DriveRun run={plan.xRun} axisId={ids.x} position={plan.carriage.x + plan.carriage.w / 2} />
       </AxisParts>
       <Carriage plan={plan} rect={rect} />
+      <Spindle bench={bench} plan={plan} />
       <DiagonalsNote bench={bench} work={work} />
       <Origin />
       <DriveNote axisId={shown} plan={plan} bench={bench} isX={shown === ids.x} />
@@ -168,6 +177,42 @@ function Drawing({
       {known && frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
       {ids.z !== '' && <HeightMark bench={bench} id={ids.z} plan={plan} />}
     </>
+  )
+}
+
+/** On a retrofit: where the spindle stays beside the beam, and so what both can reach. */
+function Spindle({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+  const frame = usePlateFrame()
+  const { asideX, asideY } = bench.motion.retrofit
+  if (bench.motion.kinematics.chosen !== 'retrofit' || asideX.value === null || asideY.value === null) return null
+  const { carriage, work } = plan
+  const [x, y] = [carriage.x + carriage.w / 2 - asideX.value, carriage.y + carriage.h / 2 - asideY.value]
+  const left = Math.max(0, asideX.value)
+  const bottom = Math.max(0, asideY.value)
+  const [w, h] = [work.w - Math.abs(asideX.value), work.h - Math.abs(asideY.value)]
+  return (
+    <g pointerEvents="none" fill="none">
+      <circle cx={frame.x(x)} cy={frame.y(y)} r={16} stroke="var(--ink)" strokeWidth="1.2" fill="var(--paper)" />
+      <path
+        d={`M${frame.x(x) - 20} ${frame.y(y)}h40M${frame.x(x)} ${frame.y(y) - 20}v40`}
+        stroke="var(--ink)"
+        strokeWidth="0.7"
+      />
+      {w > 0 && h > 0 && (
+        <rect
+          x={frame.x(left)}
+          y={frame.y(bottom + h)}
+          width={w * frame.scale}
+          height={h * frame.scale}
+          stroke="var(--teal)"
+          strokeWidth="1"
+          strokeDasharray="6 4"
+        />
+      )}
+      <text x={frame.x(left) + 6} y={frame.y(bottom) - 6} fontSize="11" fill="var(--teal)">
+        {w > 0 && h > 0 ? 'reached by spindle and beam' : 'no place is reached by both'}
+      </text>
+    </g>
   )
 }
 

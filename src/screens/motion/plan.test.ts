@@ -10,6 +10,7 @@ const input: PlanInput = {
   head: { x: 0, y: 0 },
   x: { kind: 'belt', radius: 6.4, motors: 1 },
   y: { kind: 'belt', radius: 6.4, motors: 2 },
+  movingBed: false,
 }
 
 it('keeps the carriage between the side bars at both ends of travel', () => {
@@ -24,6 +25,13 @@ it('draws a chain that adds up: travel, carriage, two bars', () => {
   const { outer, bars } = planOf(input)
   expect([outer.w, outer.h]).toEqual([430 + 62 + 40, 310 + 74 + 40])
   expect(bars.reduce((sum, { w, h }) => sum + w * h, 0)).toBe(outer.w * outer.h - 492 * 384)
+})
+
+it('moves the bed the other way under a gantry that stands still, in a frame a travel deeper', () => {
+  const at = (y: number) => planOf({ ...input, movingBed: true, head: { x: 0, y } })
+  expect([at(0).gantry.y, at(310).gantry.y]).toEqual([at(100).gantry.y, at(100).gantry.y])
+  expect([at(0).work.y, at(310).work.y]).toEqual([155, -155])
+  expect(at(0).outer.h).toBe(planOf(input).outer.h + 310)
 })
 
 it('joins both sides by a shaft where one motor drives the gantry', () => {

@@ -1,3 +1,5 @@
+import type { Drive } from '../../core/motion'
+
 /** The machine in plan view, in millimetres from the beam's origin, y to the back. Places shapes; works nothing out. */
 
 export interface PlanInput {
@@ -9,10 +11,12 @@ export interface PlanInput {
   readonly head: { readonly x: number; readonly y: number }
   readonly x: DriveInput
   readonly y: DriveInput
+  /** The bed moves under a gantry that stands still. */
+  readonly movingBed: boolean
 }
 
 export interface DriveInput {
-  readonly kind: 'belt' | 'reducedBelt' | 'screw'
+  readonly kind: Drive
   /** Pitch radius of the pulley, mm; of a screw, half of its drawn thickness. */
   readonly radius: number
   readonly motors: number
@@ -44,6 +48,8 @@ export interface Plan {
   readonly diode: Box
   readonly xRun: Run
   readonly yRuns: readonly Run[]
+  /** The bed is what follows the pointer along Y. */
+  readonly movingBed: boolean
   /** A shaft that joins both sides where one motor drives the gantry. */
   readonly shaft: Box | null
 }
@@ -54,11 +60,17 @@ export function headWithin(head: PlanInput['head'] | null, travelX: number, trav
   return { x: Math.min(head.x, travelX), y: Math.min(head.y, travelY) }
 }
 
-/** Places the machine around its travel: carriage between the side bars, gantry between the end bars. */
+/**
+ * Places the machine around its travel: carriage between the side bars, gantry between the end bars. With a moving bed
+ * the gantry stands over the middle and the bed goes the other way, so the frame is a travel deeper.
+ */
 export function planOf(input: PlanInput): Plan {
-  const { travelX: X, travelY: Y, barWidth: t, carriageWidth: cw, carriageDepth: cd, head } = input
-  const outer = { x: -cw / 2 - t, y: -cd / 2 - t, w: X + cw + 2 * t, h: Y + cd + 2 * t }
-  const inner = { x: -cw / 2, y: -cd / 2, w: X + cw, h: Y + cd }
+  const { travelX: X, travelY: Y, barWidth: t, carriageWidth: cw, carriageDepth: cd, movingBed } = input
+  const more = movingBed ? Y / 2 : 0
+  const head = movingBed ? { x: input.head.x, y: Y / 2 } : input.head
+  const bedAt = movingBed ? Y / 2 - input.head.y : 0
+  const outer = { x: -cw / 2 - t, y: -cd / 2 - t - more, w: X + cw + 2 * t, h: Y + cd + 2 * t + 2 * more }
+  const inner = { x: -cw / 2, y: -cd / 2 - more, w: X + cw, h: Y + cd + 2 * more }
   const centres = [outer.x + t / 2, outer.x + outer.w - t / 2] as const
   const front = outer.y + t / 2
   const back = outer.y + outer.h - t / 2
@@ -69,9 +81,11 @@ export function planOf(input: PlanInput): Plan {
     kind: input.y.kind,
     motor,
   })
+  const bedRun = yRun(outer.x + outer.w / 2, true)
   return {
     outer,
-    work: { x: 0, y: 0, w: X, h: Y },
+    movingBed,
+    work: { x: 0, y: bedAt, w: X, h: Y },
     bars: [
       { x: outer.x, y: outer.y, w: outer.w, h: t },
       { x: outer.x, y: outer.y + outer.h - t, w: outer.w, h: t },
@@ -83,7 +97,7 @@ export function planOf(input: PlanInput): Plan {
     carriage: { x: head.x - cw / 2, y: head.y - cd / 2, w: cw, h: cd },
     diode: { x: head.x - cw * 0.2, y: head.y - cd * 0.16, w: cw * 0.4, h: cd * 0.32 },
     xRun: { from: [centres[0], head.y], to: [centres[1], head.y], radius: input.x.radius, kind: input.x.kind, motor: true },
-    yRuns: [yRun(centres[0], true), yRun(centres[1], input.y.motors === 2)],
-    shaft: input.y.motors === 2 ? null : { x: centres[0], y: front - 2, w: centres[1] - centres[0], h: 4 },
+    yRuns: movingBed ? [bedRun] : [yRun(centres[0], true), yRun(centres[1], input.y.motors === 2)],
+    shaft: movingBed || input.y.motors === 2 ? null : { x: centres[0], y: front - 2, w: centres[1] - centres[0], h: 4 },
   }
 }

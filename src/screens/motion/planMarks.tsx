@@ -7,7 +7,7 @@ export function Diagonals({ bench, work }: { readonly bench: Bench; readonly wor
   const frame = usePlateFrame()
   const { fromOrigin, across } = bench.motion.corners
   if (fromOrigin.value === null && across.value === null) return null
-  const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
+  const [x0, y0, x1, y1] = [frame.x(0), frame.y(work.y), frame.x(work.w), frame.y(work.y + work.h)]
   return (
     <path
       d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y1}L${x1} ${y0}`}
@@ -24,7 +24,7 @@ export function DiagonalsNote({ bench, work }: { readonly bench: Bench; readonly
   const frame = usePlateFrame()
   const { fromOrigin, across } = bench.motion.corners
   if (fromOrigin.value === null && across.value === null) return null
-  const [x0, y0, x1, y1] = [frame.x(0), frame.y(0), frame.x(work.w), frame.y(work.h)]
+  const [x0, y0, x1, y1] = [frame.x(0), frame.y(work.y), frame.x(work.w), frame.y(work.y + work.h)]
   const tilt = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI
   const at = { x: x0 + 0.85 * (x1 - x0), y: y0 + 0.85 * (y1 - y0) }
   return (

@@ -1,0 +1,2 @@
+export * from './microphone'
+export * from './tone'

@@ -1,0 +1,190 @@
+import {
+  crossedLayout,
+  crossedWheels,
+  motorsFor,
+  routeBelt,
+  type BeltRoute,
+  type CrossedShape,
+  type Wheel,
+} from '../../core/motion'
+import { displayUnit, printQuantity } from '../../core/units'
+import type { Bench } from '../../core/document'
+import { scanIds, shownBench, useBenchStore, useFigure, useSession } from '../../state'
+import {
+  DimensionDrawing,
+  DimensionValue,
+  Hatching,
+  Plate,
+  ScaleBar,
+  usePlateFrame,
+  useUnits,
+  type DimensionLine,
+} from '../../ui'
+import { Carriage, Floor } from './Head'
+import { MachinePlate } from './MachinePlate'
+import { headWithin, planOf, type Box, type Plan } from './plan'
+
+const MARGINS = { left: 40, right: 40, top: 16, bottom: 52 }
+
+/** Crossed belts in plan view: both routes with their tangents, the motors turning as the head is moved. */
+export function CrossedPlate() {
+  const bench = useBenchStore(shownBench)
+  const layout = useFigure(crossedLayout)
+  const head = useSession((it) => it.head)
+  if (bench === null) return null
+  if (layout === null || !layout.result.known || Object.values(layout.result.value).some(Number.isNaN)) return <MachinePlate />
+  const shape = layout.result.value
+  const at = headWithin(head, shape.travelX, shape.travelY)
+  const { barWidth, carriageWidth, carriageDepth } = bench.motion.frame
+  const drive = { kind: 'belt' as const, radius: shape.motorRadius, motors: 1 }
+  const plan = planOf({
+    travelX: shape.travelX,
+    travelY: shape.travelY,
+    barWidth: barWidth.value ?? 20,
+    carriageWidth: carriageWidth.value ?? 60,
+    carriageDepth: carriageDepth.value ?? 70,
+    head: at,
+    x: drive,
+    y: drive,
+    movingBed: false,
+  })
+  const { outer } = plan
+  const side = 4 * shape.motorRadius + 2 * shape.idlerRadius
+  return (
+    <Plate
+      title="Crossed belts in plan view"
+      extent={{ left: outer.x - side, bottom: outer.y - 20, right: outer.x + outer.w + side, top: outer.y + outer.h + 14 }}
+      margins={MARGINS}
+      className="keep-together mt-2 h-[clamp(280px,min(60vh,84vw),640px)] shrink-0 print:h-[380px]"
+      drawing={<Drawing plan={plan} shape={shape} head={at} bench={bench} />}
+      fields={<Fields plan={plan} bench={bench} />}
+    />
+  )
+}
+
+/** Where the dimension lines of both travels stand: below the work and left of it, inside the frame. */
+function useTravelLines(plan: Plan, bench: Bench): { readonly x: DimensionLine; readonly y: DimensionLine } {
+  const frame = usePlateFrame()
+  const ids = scanIds(bench)
+  const [below, left] = [frame.y(0) + 18, frame.x(0) - 6]
+  return {
+    x: { path: `motion.axes.${ids.x}.travel`, along: 'x', from: 0, to: plan.work.w, at: below, extendFrom: frame.y(0) },
+    y: { path: `motion.axes.${ids.y}.travel`, along: 'y', from: 0, to: plan.work.h, at: left, extendFrom: frame.x(0) },
+  }
+}
+
+function Fields({ plan, bench }: { readonly plan: Plan; readonly bench: Bench }) {
+  const lines = useTravelLines(plan, bench)
+  return (
+    <>
+      <DimensionValue {...lines.x} />
+      <DimensionValue {...lines.y} />
+    </>
+  )
+}
+
+function Drawing(props: {
+  readonly plan: Plan
+  readonly shape: CrossedShape
+  readonly head: { readonly x: number; readonly y: number }
+  readonly bench: Bench
+}) {
+  const { plan, shape, head, bench } = props
+  const frame = usePlateFrame()
+  const system = useUnits()
+  const unit = displayUnit('length', system)
+  const lines = useTravelLines(plan, bench)
+  const wheels = crossedWheels(shape, head)
+  const routes = { a: routed(wheels.a), b: routed(wheels.b) }
+  const moved = motorsFor(head)
+  const rect = (box: Box) => ({
+    x: frame.x(box.x),
+    y: frame.y(box.y + box.h),
+    width: box.w * frame.scale,
+    height: box.h * frame.scale,
+  })
+  const say = (mm: number): string => {
+    const { value, unit: symbol } = printQuantity(Math.round(mm), null, unit)
+    return `${value} ${symbol}`
+  }
+  return (
+    <>
+      <Hatching id="bars" />
+      <g stroke="var(--ink)" strokeWidth="1.2">
+        {plan.bars.map((bar, i) => (
+          <rect key={i} {...rect(bar)} fill="url(#bars)" />
+        ))}
+      </g>
+      <Floor plan={plan} />
+      <rect {...rect(plan.gantry)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.2" opacity="0.9" pointerEvents="none" />
+      {(['b', 'a'] as const).map((belt) => (
+        <g key={belt} color={belt === 'a' ? 'var(--teal)' : 'var(--second)'} pointerEvents="none">
+          {routes[belt] !== null && (
+            <path
+              d={pathOf(routes[belt], frame)}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.8"
+              strokeDasharray={belt === 'b' ? '7 2.5' : undefined}
+            />
+          )}
+          {wheels[belt].map((wheel, i) => (
+            <WheelMark key={i} wheel={wheel} motor={i === 2} travelled={wheel.turn * (belt === 'a' ? moved.a : -moved.b)} />
+          ))}
+        </g>
+      ))}
+      <DimensionDrawing {...lines.x} />
+      <DimensionDrawing {...lines.y} />
+      <Carriage plan={plan} rect={rect} />
+      <g fontSize="11" fill="var(--ink)" pointerEvents="none">
+        <text x={frame.x(wheels.a[2]?.x ?? 0)} y={frame.y(plan.outer.y) + 30} textAnchor="middle">
+          left motor, x + y = {say(moved.a)}
+        </text>
+        <text x={frame.x(wheels.b[2]?.x ?? 0)} y={frame.y(plan.outer.y) + 30} textAnchor="middle">
+          right motor, x − y = {say(moved.b)}
+        </text>
+        <text x={frame.x(shape.travelX / 2)} y={frame.y(plan.outer.y) + 30} textAnchor="middle" fill="var(--second)">
+          at 45° one motor does all
+        </text>
+      </g>
+      {frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
+    </>
+  )
+}
+
+/** A route, or null where wheels overlap; the figure beside the plate says so. */
+function routed(wheels: readonly Wheel[]): BeltRoute | null {
+  try {
+    return routeBelt(wheels)
+  } catch {
+    return null
+  }
+}
+
+function pathOf({ runs, wraps }: BeltRoute, frame: ReturnType<typeof usePlateFrame>): string {
+  const point = ([x, y]: readonly [number, number]): string => `${frame.x(x).toFixed(2)} ${frame.y(y).toFixed(2)}`
+  return runs
+    .map((run, i) => {
+      const wrap = wraps[i]
+      const straight = `${i === 0 ? 'M' : 'L'}${point(run.from)}L${point(run.to)}`
+      if (wrap === undefined) return straight
+      const r = (wrap.wheel.r * frame.scale).toFixed(2)
+      // The drawing's y points down, so counter-clockwise on the bench is the sweep of 0.
+      return `${straight}A${r} ${r} 0 ${wrap.angleRad > Math.PI ? 1 : 0} ${wrap.wheel.turn === 1 ? 0 : 1} ${point(wrap.end)}`
+    })
+    .join('')
+}
+
+function WheelMark({ wheel, motor, travelled }: { readonly wheel: Wheel; readonly motor: boolean; readonly travelled: number }) {
+  const frame = usePlateFrame()
+  if (wheel.r === 0) return null
+  const [x, y, r] = [frame.x(wheel.x), frame.y(wheel.y), wheel.r * frame.scale]
+  const angle = travelled / wheel.r
+  return (
+    <g stroke="currentColor" fill="var(--paper)">
+      {motor && <rect x={x - r - 5} y={y - r - 5} width={2 * r + 10} height={2 * r + 10} strokeWidth="1.2" />}
+      <circle cx={x} cy={y} r={r} strokeWidth="1.4" />
+      <path d={`M${x} ${y}L${x + r * Math.cos(angle)} ${y - r * Math.sin(angle)}`} strokeWidth="1" />
+    </g>
+  )
+}

@@ -14,6 +14,7 @@ const DOMAINS = [
   'scan',
   'rotary',
   'housing',
+  'fasteners',
   'nesting',
   'air',
   'safety',

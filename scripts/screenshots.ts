@@ -12,6 +12,13 @@ async function demo(page: Page): Promise<void> {
   await page.getByText('stand-in at rest').waitFor()
 }
 
+/** Plan on a fixed evening, so that the picture stays the same. */
+async function plan(page: Page): Promise<void> {
+  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await demo(page)
+  await page.getByRole('link', { name: /Plan/ }).first().click()
+}
+
 async function motionPart(page: Page, name: string): Promise<void> {
   await page.getByRole('group', { name: 'Parts of Motion' }).getByRole('button', { name }).click()
 }
@@ -73,6 +80,21 @@ const SHOTS: readonly {
       await page.getByLabel('Name of the machine').fill('Gate')
       await page.getByRole('button', { name: 'Start an empty bench' }).click()
       await page.locator('[data-plate] svg').waitFor()
+    },
+  },
+  {
+    name: 'plan-schedule',
+    act: async (page) => {
+      await plan(page)
+      await page.locator('[data-plate="The schedule"] svg').waitFor()
+    },
+  },
+  {
+    name: 'plan-cuts',
+    act: async (page) => {
+      await plan(page)
+      await page.getByRole('button', { name: 'Parts and cuts' }).click()
+      await page.locator('[data-plate="The cut plan"] svg').waitFor()
     },
   },
   {

@@ -11,11 +11,13 @@ import { SaveNotice } from './SaveNotice'
 import { StageRoute } from './StageRoute'
 
 const loadMotion = () => import('../screens/motion/Motion')
+const loadPlan = () => import('../screens/plan/Plan')
 const loadPower = () => import('../screens/power/Power')
 const loadController = () => import('../screens/controller/Controller')
 const loadWork = () => import('../screens/work/Work')
 const loadUnbuilt = () => import('../screens/unbuilt/Unbuilt')
 const Motion = lazy(async () => ({ default: (await loadMotion()).Motion }))
+const Plan = lazy(async () => ({ default: (await loadPlan()).Plan }))
 const Power = lazy(async () => ({ default: (await loadPower()).Power }))
 const Controller = lazy(async () => ({ default: (await loadController()).Controller }))
 const Work = lazy(async () => ({ default: (await loadWork()).Work }))
@@ -55,6 +57,7 @@ function StageSheet({ benchId, stage }: { readonly benchId: string; readonly sta
   const found = STAGES.find(({ id }) => id === stage)
   if (found === undefined) return <NoStage benchId={benchId} name={stage} />
   if (found.id === 'motion') return <Motion />
+  if (found.id === 'plan') return <Plan />
   if (found.id === 'power') return <Power />
   if (found.id === 'controller') return <Controller />
   if (found.id === 'work') return <Work />
@@ -92,6 +95,7 @@ function useIdleWork(open: boolean): void {
     if (!open) return
     const work = (): void => {
       void loadMotion()
+      void loadPlan()
       void loadPower()
       void loadController()
       void loadWork()

@@ -2,7 +2,18 @@ import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
 import { labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
-import { editBench, isOnNameplate, openDemo, redo, revealFact, setTheme, undo, useBenchStore, useSession } from '../state'
+import {
+  editBench,
+  isOnNameplate,
+  openDemo,
+  openSecondDemo,
+  redo,
+  revealFact,
+  setTheme,
+  undo,
+  useBenchStore,
+  useSession,
+} from '../state'
 import { exportBench } from '../ui'
 import { Over } from './Over'
 
@@ -92,6 +103,10 @@ function commands(bench: Bench | null, go: (to: string) => () => void): Entry[] 
   const always: Entry[] = [
     { words: 'All benches', run: go('/') },
     { words: 'Open the demo bench', run: () => void openDemo().then((it) => it.ok && go(`/bench/${it.value}/motion`)()) },
+    {
+      words: 'Open the retrofit demo',
+      run: () => void openSecondDemo().then((it) => it.ok && go(`/bench/${it.value}/motion`)()),
+    },
     { words: 'Light: paper', run: () => setTheme('light') },
     { words: 'Light: shed', run: () => setTheme('dark') },
     { words: 'Light: as the system', run: () => setTheme('system') },

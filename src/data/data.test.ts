@@ -5,7 +5,18 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { engineFor, judgeAll, readBench } from '../core/document'
 import { consequences } from '../core/bench'
 import { benchFileName, readBenchFile, writeBenchFile } from './benchFile'
-import { addBundle, copyBundle, Database, deleteBench, heron, listBenches, loadBench, saveBench, type BenchBundle } from '.'
+import {
+  addBundle,
+  copyBundle,
+  Database,
+  deleteBench,
+  heron,
+  listBenches,
+  loadBench,
+  plover,
+  saveBench,
+  type BenchBundle,
+} from '.'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const bundle = heron()
@@ -27,9 +38,18 @@ describe('the demo', () => {
       'optics.dotsAlike unknown',
       'calibrate.sizeTrue stop', // Y is left for the evening
       'calibrate.runSquare unknown',
+      'plan.everythingOrdered look', // the hose
     ])
     expect(consequences(engine, bundle.records, [])).toEqual([])
   })
+})
+
+it('the second demo is valid, a retrofit that can be worked, and nothing of it is a stop', () => {
+  const { bench } = plover()
+  expect(readBench(bench).ok).toBe(true)
+  const marks = judgeAll(engineFor(bench)).map((it) => `${it.def.id} ${it.mark}`)
+  expect(marks.filter((it) => it.endsWith('stop'))).toEqual([])
+  expect(marks).toContain('motion.torqueEnough good')
 })
 
 describe('the store', () => {

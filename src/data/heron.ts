@@ -4,6 +4,7 @@ import type { Axis } from '../core/motion'
 import type { UnitId } from '../core/units'
 import { listedFact, type AxisSettings } from '../core/controller'
 export { HERON_SETTINGS, HERON_STAND_IN } from './heronRun'
+import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import type { BenchBundle } from './store'
@@ -134,6 +135,7 @@ export function heron(id = 'heron'): BenchBundle {
       spotX: stated(0.08, '0.08', 'mm', 0.02, 'assumed'),
       spotY: stated(0.11, '0.11', 'mm', 0.02, 'assumed'),
     },
+    plan: heronPlan(blank.plan),
     safety: { eyewearDensity: stated(6, '6', 'OD', 0) },
   }
   return { bench, records: heronRecords(id), files: [] }

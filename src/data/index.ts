@@ -1,3 +1,4 @@
 export * from './database'
 export * from './heron'
+export * from './plover'
 export * from './store'

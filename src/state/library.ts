@@ -11,6 +11,7 @@ import {
   heron,
   listBenches,
   loadBench,
+  plover,
   saveBench,
   type BenchBundle,
   type BenchSummary,
@@ -47,6 +48,12 @@ export function createBench(name: string, units: Bench['units']): Promise<Outcom
 export async function openDemo(): Promise<Outcome<string>> {
   if (await hasBench(db, 'heron')) return { ok: true, value: 'heron', findings: [] }
   return keep(heron())
+}
+
+/** Opens the second demo, the retrofit: the one that is here, or a new one. */
+export async function openSecondDemo(): Promise<Outcome<string>> {
+  if (await hasBench(db, 'plover')) return { ok: true, value: 'plover', findings: [] }
+  return keep(plover())
 }
 
 /** Throws the demo's changes away and puts it back as it was. */

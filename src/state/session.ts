@@ -15,6 +15,9 @@ export type ControllerPart = 'settings' | 'ramp' | 'run'
 /** The parts of Motion. */
 export type MotionPart = 'machine' | 'drive' | 'belts' | 'square'
 
+/** The parts of Plan. */
+export type PlanPartName = 'schedule' | 'parts' | 'fasteners' | 'bench'
+
 /** What is open, pointed at and half typed. Nothing of it is saved with the bench. */
 interface Session {
   /** The field whose editor is open; a fact may stand in several places. */
@@ -25,6 +28,7 @@ interface Session {
   /** Which part of Controller is open. */
   readonly part: ControllerPart
   readonly motionPart: MotionPart
+  readonly planPart: PlanPartName
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
   /** The reading that the plate brings out. */
@@ -48,6 +52,7 @@ export const useSession = create<Session>()(() => ({
   axisId: null,
   part: 'settings',
   motionPart: 'machine',
+  planPart: 'schedule',
   runId: null,
   pointedReading: null,
   pointedAxis: null,
@@ -111,7 +116,12 @@ export function isOnNameplate(path: Path): boolean {
 }
 
 /** The part of Controller or Motion on which a fact stands. */
-function partOf(path: Path): { readonly part?: ControllerPart; readonly motionPart?: MotionPart } {
+function partOf(path: Path): {
+  readonly part?: ControllerPart
+  readonly motionPart?: MotionPart
+  readonly planPart?: PlanPartName
+} {
+  if (path.startsWith('plan.')) return { planPart: 'parts' }
   if (path.startsWith('motion.')) return { motionPart: motionPartOf(path) }
   if (path.startsWith('controller.')) return { part: 'settings' }
   if (/^calibrate\.(sightPower|rampTo|markPower|markSpeed)$/.test(path)) return { part: 'ramp' }

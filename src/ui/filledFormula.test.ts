@@ -51,7 +51,13 @@ describe('a formula with its numbers', () => {
         /^calibrate\.(lineFit|scatter|scale|sizeError|lineWidth|backlash|outOfSquare|squareMargin|driveFactor|stepsFound)$/
       const axis = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
       const side = /^motion\.tension(Margin)?$/.test(def.id) ? ['x', 'A'] : axis
-      const args = run.test(def.id) ? ['run-1', 'x'] : def.id === 'motion.tensionAlike' ? ['y'] : side
+      const args = run.test(def.id)
+        ? ['run-1', 'x']
+        : def.id === 'motion.tensionAlike'
+          ? ['y']
+          : def.id === 'plan.barLength'
+            ? ['side']
+            : side
       expect(filled(def.id, args), def.id).not.toMatch(/\\v\{|\?|undefined|NaN/)
       expect(plainFormula(def.formula), def.id).not.toContain('\\v{')
     }

@@ -53,6 +53,7 @@ export class Driver {
 
   /** Types and presses Enter, whether or not it will be accepted. */
   async attempt(path: string, text: string, more: Typed = {}, place = 'given'): Promise<void> {
+    if (/^motion\.(corners|squareWithin)/.test(path)) await this.motionPart('Square and level')
     await this.field(path, place).click()
     const editor = this.page.locator('form', { has: this.page.getByRole('button', { name: 'Leave as it was' }) })
     await editor.locator('input').first().fill(text)
@@ -81,6 +82,10 @@ export class Driver {
   async choose(path: string, words: string): Promise<void> {
     await this.field(path).click()
     await this.page.getByRole('dialog').getByRole('button', { name: words, exact: true }).click()
+  }
+
+  async planPart(name: string): Promise<void> {
+    await this.page.getByRole('group', { name: 'Parts of Plan' }).getByRole('button', { name }).click()
   }
 
   async motionPart(name: string): Promise<void> {

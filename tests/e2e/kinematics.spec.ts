@@ -76,6 +76,16 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
   await bench.expectNoAxeFindings()
 })
 
+test('the second demo is a retrofit on screws, its change-over planned', async ({ bench, page }) => {
+  await bench.visit()
+  await page.getByRole('button', { name: 'Open the retrofit demo' }).click()
+  await bench.standsOnMotion()
+  await expect(page.getByText('reached by spindle and beam')).toBeVisible()
+  await bench.expectFigure('Nominal steps', '400.0') // 200 · 8 / (2 mm · 2)
+  await page.getByRole('link', { name: /Plan/ }).click()
+  await expect(page.locator('[data-task="Clamp the diode’s head in"]')).toContainText('waits for a task')
+})
+
 test('a belt is plucked: the stand-in’s is heard within its ±; a refused microphone and an unread span are said', async ({
   bench,
   page,

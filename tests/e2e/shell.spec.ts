@@ -94,11 +94,12 @@ test.describe('a page that breaks', () => {
 
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any screen (${theme})`, async ({ bench, page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await page.emulateMedia({ colorScheme: theme })
     await bench.visit()
     await bench.expectNoAxeFindings()
     await bench.openDemo()
+    await bench.motionPart('Square and level')
     await bench.openWorking('Out of square')
     await expect(page.locator('.katex').first()).toBeVisible()
     await bench.expectNoAxeFindings()
@@ -112,6 +113,10 @@ for (const theme of ['light', 'dark'] as const) {
     await expect(page.getByPlaceholder('Find a stage, a fact or a command')).toBeVisible()
     await bench.expectNoAxeFindings()
     await page.keyboard.press('Escape')
+    for (const part of ['Machine', 'Drive train', 'Belts by ear']) {
+      await bench.motionPart(part)
+      await bench.expectNoAxeFindings()
+    }
     await page.getByRole('link', { name: /Power/ }).click()
     await expect(page.locator('[data-plate="The power signal along the scan"] svg')).toBeVisible()
     await bench.expectNoAxeFindings()

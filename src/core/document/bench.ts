@@ -7,9 +7,10 @@ import { benchCardSchema } from '../gcode'
 import { motionSchema } from '../motion'
 import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
+import { planSchema } from '../schedule'
 
 /** The document's present version. */
-export const BENCH_VERSION = 3
+export const BENCH_VERSION = 4
 
 /** All of one machine: one document. */
 export const benchSchema = z.strictObject({
@@ -28,6 +29,7 @@ export const benchSchema = z.strictObject({
   optics: opticsSchema,
   calibrate: calibrateSchema,
   safety: safetySchema,
+  plan: planSchema,
   output: z.strictObject({ card: benchCardSchema }),
 })
 

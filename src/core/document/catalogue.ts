@@ -28,6 +28,7 @@ import {
 } from '../motion'
 import { fineEnough, opticsFigures, opticsVerdicts } from '../optics'
 import { safetyFigures, safetyVerdicts } from '../safety'
+import { planFigures, planVerdicts } from '../schedule'
 import { benchChoiceSpec, benchFactSpec, type Bench } from './bench'
 
 /** Every figure of the product. */
@@ -39,6 +40,7 @@ export const FIGURES: readonly AnyFigure[] = [
   ...opticsFigures,
   ...calibrateFigures,
   ...safetyFigures,
+  ...planFigures,
 ]
 
 type Args = (bench: Bench) => readonly (readonly string[])[]
@@ -82,6 +84,7 @@ const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
   ...axisCalibrateVerdicts.map((def) => ({ def, args: eachScanningAxis })),
   ...runCalibrateVerdicts.map((def) => ({ def, args: newestScaleRun })),
   ...safetyVerdicts.map((def) => ({ def, args: once })),
+  ...planVerdicts.map((def) => ({ def, args: ({ plan }: Bench) => (Object.keys(plan.parts).length > 0 ? [[]] : []) })),
 ]
 
 /** What an engine over a bench needs to know. */

@@ -1,6 +1,7 @@
 import { accepted, refused, type Finding, type Outcome } from '../units'
 import { laterSlicesOfVersion2 } from './version2'
 import { motionOfVersion3 } from './version3'
+import { planOfVersion4 } from './version4'
 import { BENCH_VERSION, benchSchema, type Bench } from './bench'
 
 type Json = Record<string, unknown>
@@ -33,6 +34,11 @@ const MIGRATIONS: readonly Migration[] = [
     to: 3,
     why: 'Motion got kinematics, the data of the motors, belts, mirrors, racking, play and heights of the bed',
     up: (bench) => ({ ...bench, motion: motionOfVersion3(asJson(bench['motion'])) }),
+  },
+  {
+    to: 4,
+    why: 'a bench got a plan: parts, cuts, fasteners, tasks and free time',
+    up: (bench) => ({ ...bench, plan: planOfVersion4() }),
   },
 ]
 

@@ -6,6 +6,7 @@ import { PLAIN_CARD, type BenchCard } from '../gcode'
 import { axisSchema, motionSchema, type Axis } from '../motion'
 import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
+import { planSchema } from '../schedule'
 import { BENCH_VERSION, type Bench } from './bench'
 
 /** What an axis starts from: guesses with honest ranges, travel not entered. */
@@ -48,7 +49,27 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
     optics: templateOf(opticsSchema),
     calibrate: templateOf(calibrateSchema),
     safety: templateOf(safetySchema),
+    plan: templateOf(planSchema, {
+      build: guessedChoice('new'),
+      free: freeEvenings(),
+      quiet: { from: '20:00', to: '08:00' },
+    }),
     output: { card: plainBenchCard() },
+  }
+}
+
+/** Evenings in the week and the weekend's days, until somebody says otherwise. */
+function freeEvenings(): Bench['plan']['free'] {
+  const evening = { from: '18:00', to: '21:00' }
+  const weekend = { from: '10:00', to: '17:00' }
+  return {
+    monday: evening,
+    tuesday: evening,
+    wednesday: evening,
+    thursday: evening,
+    friday: { from: '', to: '' },
+    saturday: weekend,
+    sunday: weekend,
   }
 }
 

@@ -38,6 +38,7 @@ export type Quantity =
   | 'ratio'
   | 'count'
   | 'divisor'
+  | 'money'
 
 const inch = 25.4
 const pound = 0.45359237
@@ -110,6 +111,7 @@ export const UNITS = {
   percent: { symbol: '%', quantity: 'ratio', scale: 0.01, words: ['percent'] },
   count: { symbol: '', quantity: 'count', scale: 1 },
   divisor: { symbol: '', quantity: 'divisor', scale: 1 },
+  money: { symbol: '', quantity: 'money', scale: 1 },
 } as const satisfies Record<string, UnitDef>
 
 export type UnitId = keyof typeof UNITS
@@ -151,6 +153,7 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   ratio: 'one',
   count: 'count',
   divisor: 'divisor',
+  money: 'money',
 }
 
 /** Where the unit that people expect is not the one the core keeps. */

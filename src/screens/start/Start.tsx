@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { STAGES } from '../../core/document'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
-import { benches, createBench, importFile, openDemo, type BenchSummary } from '../../state'
+import { benches, createBench, importFile, openDemo, openSecondDemo, type BenchSummary } from '../../state'
 import { Findings, Panel } from '../../ui'
 import { BenchList } from './BenchList'
 
@@ -45,6 +45,11 @@ export function Start() {
               <Way words="See how it works on a machine that is half measured: Heron, a self-built engraver in an allotment society’s shed.">
                 <button type="button" className="button button-first" onClick={() => void openDemo().then(open)}>
                   Open the demo bench
+                </button>
+              </Way>
+              <Way words="Or on a retrofit: Plover, a diode head on a small screw-driven router that marks tool handles.">
+                <button type="button" className="button" onClick={() => void openSecondDemo().then(open)}>
+                  Open the retrofit demo
                 </button>
               </Way>
               <NewBench open={open} />

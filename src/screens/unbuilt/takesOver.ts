@@ -2,7 +2,7 @@ import type { StageId } from '../../core/document'
 
 /** What each stage of later work will take over, in one sentence. */
 export const TAKES_OVER: Readonly<Record<StageId, string>> = {
-  plan: 'It will take over parts and cut lists from the machine, the schedule with its waits, and what you can do today.',
+  plan: 'It schedules the work and keeps parts, cuts and fasteners.',
   motion: 'It works steps, speed and squareness.',
   power: 'It will take over supplies, wire, fuses, driver and the signal that carries the power, and whether they stay cool.',
   controller: 'It holds the machine’s settings against the bench and runs the scale calibration.',

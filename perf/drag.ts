@@ -1,0 +1,99 @@
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from '../scripts/chromium'
+import { serveBuild } from '../scripts/serveBuild'
+import { setAt, type Fact } from '../src/core/bench'
+import { engineFor, FIGURES, judgeAll, type Bench } from '../src/core/document'
+import { heron } from '../src/data/heron'
+import { median } from './engine'
+
+const DRAGGED = 'motion.axes.x.travel'
+/** Figures that the Motion sheet and the nameplate show while X's travel is dragged. */
+const SHOWN = [
+  ['motion.stepsPerMm', 'x'],
+  ['motion.stepsPerMm', 'y'],
+  ['calibrate.steps', 'x'],
+  ['calibrate.steps', 'y'],
+  ['motion.smallestStep', 'x'],
+  ['optics.stepsAcrossSpot', 'x'],
+  ['motion.travelPerTurn', 'x'],
+  ['motion.topSpeedByStepRate', 'x'],
+  ['motion.topSpeedByStepRate', 'y'],
+  ['motion.runOut', 'x'],
+  ['motion.pulleyRadius', 'x'],
+  ['motion.pulleyRadius', 'y'],
+  ['motion.frameWidth'],
+  ['motion.frameDepth'],
+  ['safety.densityWatching'],
+] as const
+
+/** Every figure of the bench with its ±, and every verdict: what opening it afresh costs. */
+function everything(bench: Bench): void {
+  const engine = engineFor(bench)
+  const ids = Object.keys(bench.motion.axes)
+  for (const def of FIGURES) {
+    if (def.work.length <= 1) engine.byId(def.id, [])
+    else for (const axis of ids) engine.byId(def.id, [axis])
+  }
+  judgeAll(engine)
+}
+
+/** Cost of one step of dragging a dimension of the demo's plate, to a full evaluation of its bench. */
+export function timeDrag(runs: number): number {
+  const { bench } = heron()
+  const engine = engineFor(bench)
+  judgeAll(engine)
+  const show = (): void => {
+    for (const [id, ...args] of SHOWN) engine.valueById(id, args)
+  }
+  show()
+  const fact = bench.motion.axes['x']?.travel as Fact
+  const ratios: number[] = []
+  for (let run = 0; run < runs; run++) {
+    const start = performance.now()
+    everything(bench)
+    const full = performance.now() - start
+    const steps = 40
+    const dragStart = performance.now()
+    for (let i = 0; i < steps; i++) {
+      engine.update(setAt(bench, DRAGGED, { ...fact, value: 300 + i + run }))
+      show()
+    }
+    ratios.push((performance.now() - dragStart) / steps / full)
+  }
+  return median(ratios)
+}
+
+/** Longest task of the page while a dimension of the demo's plate is dragged, ms; median of several visits. */
+export async function longestDragTask(runs: number): Promise<number> {
+  const { home, close } = await serveBuild()
+  const browser = await chromium.launch(CHROMIUM)
+  const longest: number[] = []
+  try {
+    for (let run = 0; run < runs; run++) {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+      await page.goto(home)
+      await page.getByRole('button', { name: 'Open the demo bench' }).click()
+      const handle = page.locator(`[data-drag="${DRAGGED}"]`)
+      await handle.waitFor()
+      await page.waitForTimeout(2500)
+      await page.evaluate(() => {
+        const seen: number[] = []
+        Object.assign(window, { longTasks: seen })
+        new PerformanceObserver((list) => seen.push(...list.getEntries().map((it) => it.duration))).observe({ type: 'longtask' })
+      })
+      const box = await handle.boundingBox()
+      if (box === null) throw new Error('the dimension cannot be seen')
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+      await page.mouse.move(x, y)
+      await page.mouse.down()
+      for (let i = 0; i < 60; i++) await page.mouse.move(x - i * 2, y)
+      longest.push(Math.max(0, ...(await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks))))
+      await page.mouse.up()
+      await page.close()
+    }
+  } finally {
+    await browser.close()
+    close()
+  }
+  return median(longest)
+}

@@ -1,0 +1,3 @@
+export * from './bag'
+export * from './screw'
+export * from './threads'

@@ -1,0 +1,62 @@
+import type { CalendarTask, FreeTime, Stretch } from './calendar'
+import { WEEKDAYS, type Plan } from './slice'
+
+const MINUTE = 60_000
+const DAY = 24 * 60
+
+/**
+ * Minutes between midnight of a first day and a local time; the local clock is taken as it reads, without shifts.
+ * @param first `YYYY-MM-DD`. @param local `YYYY-MM-DD` or `YYYY-MM-DDTHH:MM…`.
+ * @returns Minutes; NaN where one of them is no date.
+ * Valid: dates of the Gregorian calendar. Source: by definition.
+ * @example minutesSince('2026-11-24', '2026-11-25T18:00') // 2520
+ */
+export function minutesSince(first: string, local: string): number {
+  const time = local.includes('T') ? local.slice(0, 16) : `${local}T00:00`
+  return (Date.parse(`${time}:00Z`) - Date.parse(`${first}T00:00:00Z`)) / MINUTE
+}
+
+/** The inverse: the local time, `YYYY-MM-DDTHH:MM`, so many minutes after midnight of a first day. */
+export function localAfter(first: string, minutes: number): string {
+  return new Date(Date.parse(`${first}T00:00:00Z`) + minutes * MINUTE).toISOString().slice(0, 16)
+}
+
+/** Weekday of a day, 0 (Monday) to 6. @param day `YYYY-MM-DD`. Valid: as `minutesSince`. Source: by definition. */
+export function weekdayOf(day: string): number {
+  return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7
+}
+
+/** The tasks of a plan as the calendar takes them, times counted from midnight of a first day. */
+export function calendarTasks({ tasks, parts }: Plan, first: string): readonly CalendarTask[] {
+  return Object.entries(tasks)
+    .sort(([, p], [, q]) => p.order - q.order)
+    .map(([id, task]) => ({
+      id,
+      name: task.name,
+      workMin: task.workMin,
+      waitMin: task.waitMin,
+      noisy: task.noisy,
+      needs: Object.keys(task.needs),
+      partsAt: Math.max(
+        0,
+        ...Object.keys(task.parts).map((part) => {
+          const { state, arrives } = parts[part] ?? { state: 'here' as const, arrives: '' }
+          if (state === 'here') return 0
+          // A parcel comes in the course of its day; what is ordered without a day, or not at all, is not planned for.
+          return state === 'ordered' && arrives !== '' ? minutesSince(first, arrives) + 12 * 60 : Infinity
+        }),
+      ),
+      doneAt: task.done === '' ? null : minutesSince(first, task.done),
+    }))
+}
+
+/** Free time and quiet hours of a plan. */
+export function freeTimeOf({ free, quiet }: Pick<Plan, 'free' | 'quiet'>): FreeTime {
+  return { free: WEEKDAYS.map((day) => stretchOf(free[day])), quiet: stretchOf(quiet) }
+}
+
+function stretchOf({ from, to }: { readonly from: string; readonly to: string }): Stretch | null {
+  if (from === '' || to === '') return null
+  const minutes = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3))
+  return { from: minutes(from), to: to === '00:00' ? DAY : minutes(to) }
+}

@@ -1,0 +1,130 @@
+import { z } from 'zod'
+import { choice, fact } from '../bench'
+import { INTO, THREAD_NAMES, type Into } from '../fasteners'
+
+/** What is built. */
+export const BUILDS = { new: 'from single parts', kit: 'from a kit', retrofit: 'onto a machine that is there' } as const
+
+/** Where a part stands. */
+export const PART_STATES = ['needed', 'ordered', 'here'] as const
+export type PartState = (typeof PART_STATES)[number]
+
+const day = z.union([z.iso.date(), z.literal('')])
+const clock = z.union([z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/), z.literal('')])
+const whole = (max: number) => z.number().int().min(0).max(max)
+
+/** Something that is bought or made. */
+export const partSchema = z.strictObject({
+  order: z.number(),
+  name: z.string().min(1).max(80),
+  /** Where it goes. */
+  where: z.string().max(80),
+  count: whole(10_000),
+  state: z.enum(PART_STATES),
+  /** For one, in the bench's own money. */
+  price: z.number().min(0).max(1e6),
+  /** Day it is expected; empty where nobody knows. */
+  arrives: day,
+})
+
+/** Screws that hold something together. */
+export const jointSchema = z.strictObject({
+  order: z.number(),
+  name: z.string().min(1).max(80),
+  count: whole(1000),
+  thread: z.enum(THREAD_NAMES),
+  stackMm: z.number().positive().max(500),
+  into: z.enum(Object.keys(INTO) as [Into, ...Into[]]),
+  holeDepthMm: z.number().positive().max(500).nullable(),
+})
+
+/** Screws counted in the bag. */
+export const baggedSchema = z.strictObject({
+  order: z.number(),
+  thread: z.enum(THREAD_NAMES),
+  lengthMm: z.number().positive().max(500),
+  count: whole(10_000),
+})
+
+/** Something to be done. */
+export const taskSchema = z.strictObject({
+  order: z.number(),
+  name: z.string().min(1).max(120),
+  /** How it is known to be done. */
+  check: z.string().max(200),
+  workMin: whole(100_000),
+  waitMin: whole(100_000),
+  noisy: z.boolean(),
+  needs: z.record(z.string(), z.literal(true)),
+  parts: z.record(z.string(), z.literal(true)),
+  /** When it was done, local clock; empty while it is open. */
+  done: z.union([z.iso.datetime({ local: true }), z.literal('')]),
+})
+
+const freeDay = z.strictObject({ from: clock, to: clock })
+export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
+
+/** The plan: what is built, from what, joined how, in which order, when. */
+export const planSchema = z.strictObject({
+  build: choice({ label: 'What is built', options: BUILDS }),
+  readyPrice: fact({
+    label: 'Price of a ready-made machine',
+    quantity: 'money',
+    min: 0,
+    max: 1e6,
+    how: 'What you would pay for one that does the same; in your own money.',
+  }),
+  stock: z.strictObject({
+    length: fact({
+      label: 'Length of the stock bars',
+      quantity: 'length',
+      min: 50,
+      max: 12_000,
+      assume: { value: 1000, halfWidth: 0, unit: 'mm' },
+    }),
+    trim: fact({
+      label: 'Cut off the first end',
+      quantity: 'length',
+      min: 0,
+      max: 200,
+      assume: { value: 5, halfWidth: 0, unit: 'mm' },
+    }),
+    kerf: fact({
+      label: 'Width of the saw cut',
+      quantity: 'length',
+      min: 0,
+      max: 20,
+      assume: { value: 2.5, halfWidth: 0.5, unit: 'mm' },
+    }),
+    leaveLong: fact({
+      label: 'Leave long',
+      quantity: 'length',
+      min: 0,
+      max: 50,
+      assume: { value: 0, halfWidth: 0, unit: 'mm' },
+      how: 'A little more than needed, to creep up on it with file or mill.',
+    }),
+  }),
+  parts: z.record(z.string(), partSchema),
+  joints: z.record(z.string(), jointSchema),
+  bag: z.record(z.string(), baggedSchema),
+  tasks: z.record(z.string(), taskSchema),
+  free: z.strictObject({
+    monday: freeDay,
+    tuesday: freeDay,
+    wednesday: freeDay,
+    thursday: freeDay,
+    friday: freeDay,
+    saturday: freeDay,
+    sunday: freeDay,
+  }),
+  quiet: freeDay,
+})
+
+export type Plan = z.infer<typeof planSchema>
+export type PlanTask = z.infer<typeof taskSchema>
+export type PlanPart = z.infer<typeof partSchema>
+export type PlanJoint = z.infer<typeof jointSchema>
+export interface PlanBench {
+  readonly plan: Plan
+}

@@ -1,0 +1,66 @@
+import type { Kinematics } from '../motion'
+
+/** A task as it is usual for a machine, by a short name that others wait for. */
+export interface UsualTask {
+  readonly key: string
+  readonly name: string
+  readonly check: string
+  readonly workMin: number
+  readonly waitMin: number
+  readonly noisy: boolean
+  readonly needs: readonly string[]
+}
+
+const task = (
+  key: string,
+  name: string,
+  check: string,
+  workMin: number,
+  needs: readonly string[] = [],
+  more: { readonly waitMin?: number; readonly noisy?: boolean } = {},
+): UsualTask => ({ key, name, check, workMin, waitMin: 0, noisy: false, needs, ...more })
+
+/** Building a frame and its gantry: what must go in before a joint is closed stands before the joint (common practice). */
+const FRAME: readonly UsualTask[] = [
+  task('cut', 'Cut the bars', 'Each within 0.5 mm of its length, ends square', 90, [], { noisy: true }),
+  task('drill', 'Drill and tap the ends', 'A screw runs in by hand', 60, ['cut'], { noisy: true }),
+  task('nuts', 'Slip the slot nuts in', 'Count them against the list of fasteners', 20, ['drill']),
+  task('corners', 'Close the corners, loosely', 'All screws in, none tight', 40, ['nuts']),
+  task('square', 'Square the frame', 'Both diagonals alike within 0.5 mm', 30, ['corners']),
+  task('tighten', 'Tighten the corners', 'Diagonals still alike', 15, ['square']),
+]
+
+const GANTRY: readonly UsualTask[] = [
+  task('gantry', 'Set the gantry on its rails', 'It runs from end to end without a hitch', 60, ['tighten']),
+  task('belts', 'Lay and tension the belts', 'Snug, neither sagging nor tight; both sides alike', 45, ['gantry']),
+  task('chain', 'Pull the cables into the chain', 'All of them, with a spare, before plugs go on', 40, ['gantry']),
+  task('wire', 'Wire motors, driver and diode', 'Supply off; earth continuous', 120, ['chain', 'belts']),
+]
+
+const BOX: readonly UsualTask[] = [
+  task('panels', 'Cut the housing’s panels', 'Against the cut plan', 120, [], { noisy: true }),
+  task('paint', 'Paint the inside matt black', 'No bare wood shows', 45, ['panels'], { waitMin: 24 * 60 }),
+  task('glaze', 'Set the certified window', 'Certificate on file, gap sealed', 30, ['paint']),
+]
+
+const LAST: readonly UsualTask[] = [
+  task('interlock', 'Fit and try the interlock', 'The lid opens, the diode’s supply is off', 30, ['wire', 'glaze']),
+  task('commission', 'Write the settings, burn a scale run', 'Size within the wanted accuracy', 90, ['interlock']),
+]
+
+/** Putting a module onto a router or mill, and back: the change-over (common practice). */
+const RETROFIT: readonly UsualTask[] = [
+  task('off', 'Switch off, pull the spindle’s plug', 'Lamp out, wait for the supply to fall', 5),
+  task('spindle', 'Take the spindle out', 'Collet and cutter put away', 10, ['off']),
+  task('head', 'Clamp the diode’s head in', 'It cannot turn; height by the gauge block', 15, ['spindle']),
+  task('plugs', 'Plug head, earth clip and air hose', 'Earth continuous, hose tight', 10, ['head']),
+  task('plate', 'Lay the plate under the work', 'Aluminium, flat, chips swept away', 5, ['spindle']),
+  task('guard', 'Fit the guard and try the interlock', 'The lid opens, the diode’s supply is off', 10, ['plugs', 'plate']),
+  task('settings', 'Write the beam’s settings', 'Read back and alike', 5, ['guard']),
+  task('commission', 'Walk the bounds, burn a faint mark', 'Where it should be', 10, ['settings']),
+]
+
+/** The usual tasks of building a machine with some kinematics. */
+export function usualTasks(kinematics: Kinematics | null): readonly UsualTask[] {
+  return kinematics === 'retrofit' ? RETROFIT : [...FRAME, ...GANTRY, ...BOX, ...LAST]
+}

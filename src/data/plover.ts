@@ -1,0 +1,71 @@
+import type { Fact, Origin } from '../core/bench'
+import { emptyBench, type Bench } from '../core/document'
+import { usualTasks } from '../core/schedule'
+import type { UnitId } from '../core/units'
+import type { BenchBundle } from './store'
+
+const MADE = '2026-10-03T09:00:00.000Z'
+
+function given(value: number, typed: string, typedUnit: UnitId, a: number, origin: Origin = 'stated'): Fact {
+  return { value, typed, typedUnit, origin, doubt: a === 0 ? { kind: 'exact' } : { kind: 'halfWidth', a } }
+}
+
+const count = (value: number, typed = String(value)): Fact => given(value, typed, 'count', 0)
+
+/** Plover, the second demo: a diode head on the society's small screw-driven router, to mark tool handles. Invented. */
+export function plover(id = 'plover'): BenchBundle {
+  const blank = emptyBench(id, 'Plover', MADE)
+  const { x, y } = blank.motion.axes
+  if (x === undefined || y === undefined) throw new Error('the template has no X and Y')
+  const screw: Bench['motion']['axes'][string]['drive'] = { chosen: 'screw', origin: 'stated', doubt: { kind: 'exact' } }
+  const shared = {
+    drive: screw,
+    fullSteps: count(200),
+    microsteps: given(8, '1/8', 'divisor', 0),
+    screwPitch: given(2, '2', 'mm', 0.004),
+    screwStarts: count(2),
+    motors: count(1),
+    holdingTorque: given(0.9, '0.9', 'Nm', 0.05),
+    ratedCurrent: given(2, '2', 'A', 0.1),
+    windingResistance: given(1.4, '1.4', 'ohm', 0.1),
+    windingInductance: given(3.2e-3, '3.2', 'mH', 0.4e-3),
+    rotorInertia: given(2.8e-5, '280', 'gcm2', 2e-6),
+  }
+  const tasks = usualTasks('retrofit').map(({ key, needs, ...task }, i) => [
+    key,
+    { order: i + 1, ...task, needs: Object.fromEntries(needs.map((it) => [it, true as const])), parts: {}, done: '' },
+  ])
+  const bench: Bench = {
+    ...blank,
+    about: 'Diode head on a small screw-driven router in the society’s shed: marks the handles of the shared tools.',
+    motion: {
+      ...blank.motion,
+      kinematics: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },
+      axes: {
+        x: { ...x, ...shared, travel: given(300, '300', 'mm', 1), movingMass: given(3.2, '3.2', 'kg', 0.3) },
+        y: { ...y, ...shared, travel: given(180, '180', 'mm', 1), movingMass: given(6.5, '6.5', 'kg', 0.5) },
+      },
+      wantedSpeed: given(40, '40', 'mm/s', 0),
+      maxStepRate: given(40_000, '40', 'kHz', 4000),
+      retrofit: { asideX: given(-38, '-38', 'mm', 0.5), asideY: given(0, '0', 'mm', 0.5) },
+      frame: {
+        barWidth: given(40, '40', 'mm', 0.3),
+        carriageWidth: given(90, '90', 'mm', 1),
+        carriageDepth: given(80, '80', 'mm', 1),
+      },
+    },
+    optics: {
+      power: given(2.2, '2.2', 'W', 0.2),
+      wavelength: given(450, '450', 'nm', 5),
+      spotX: given(0.09, '0.09', 'mm', 0.02, 'assumed'),
+      spotY: given(0.12, '0.12', 'mm', 0.02, 'assumed'),
+    },
+    safety: { eyewearDensity: given(6, '6', 'OD', 0) },
+    plan: {
+      ...blank.plan,
+      build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },
+      tasks: Object.fromEntries(tasks) as Bench['plan']['tasks'],
+    },
+  }
+  return { bench, records: [], files: [] }
+}

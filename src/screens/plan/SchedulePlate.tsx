@@ -1,0 +1,153 @@
+import type { Bench } from '../../core/document'
+import { freeTimeOf, localAfter, weekdayOf, type Placed } from '../../core/schedule'
+import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
+import { Findings, Hatching } from '../../ui'
+import { useWidth } from './useWidth'
+
+const ROW = 22
+const HEAD = 34
+const NAMES = 190
+const DAY = 24 * 60
+
+/** The open tasks over the days: work heavy or light, waits hatched, parcels as arrows, free time behind. */
+export function SchedulePlate() {
+  const bench = useBenchStore((it) => it.bench)
+  const now = useNow()
+  const [width, window] = useWidth()
+  if (bench === null) return null
+  const planned = planNow(bench, now)
+  const { calendar } = planned
+  if (Object.keys(bench.plan.tasks).length === 0) {
+    return <p className="my-8 text-second">No task yet: take the usual ones for this machine below, or add your own.</p>
+  }
+  if (!calendar.ok) return <Findings findings={calendar.findings} />
+  return (
+    <>
+      <p className="mt-3 text-[15px]" role="status">
+        {sayFinish(planned)}
+      </p>
+      <div ref={window} className="mt-1 shrink-0 overflow-x-auto" data-plate="The schedule">
+        {width > 0 && <Bars bench={bench} planned={planned} placed={calendar.value.placed} width={Math.max(width, 560)} />}
+      </div>
+    </>
+  )
+}
+
+/** A day as it is said: Tue 1 Dec. */
+export function sayDay(day: string): string {
+  return new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  })
+}
+
+function sayFinish({ first, calendar, tasks, hindrances }: PlannedNow): string {
+  if (!calendar.ok) return ''
+  const { finish, unordered } = calendar.value
+  const doable = [...hindrances].filter(([, it]) => it.length === 0).length
+  const open = tasks.filter((it) => it.doneAt === null).length
+  const today = open === 0 ? 'Everything is done.' : `${doable} of ${open} open tasks can be begun now.`
+  if (open === 0) return today
+  if (finish === Infinity)
+    return `${today} The end is open: ${unordered.map((it) => `“${it}”`).join(', ')} waits for parts without a day.`
+  return `${today} At this pace it is done on ${sayDay(localAfter(first, finish).slice(0, 10))}.`
+}
+
+function Bars(props: {
+  readonly bench: Bench
+  readonly planned: PlannedNow
+  readonly placed: ReadonlyMap<string, Placed>
+  readonly width: number
+}) {
+  const { bench, planned, placed, width } = props
+  const { first, nowMin, calendar } = planned
+  const rows = planned.tasks.filter((it) => it.doneAt === null)
+  const last = Math.max(nowMin + DAY, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
+  const days = Math.ceil(last / DAY) + 1
+  const x = (minutes: number): number => NAMES + ((width - NAMES - 8) * minutes) / (days * DAY)
+  const height = HEAD + rows.length * ROW + 10
+  const { free } = freeTimeOf(bench.plan)
+  const weekday = weekdayOf(first)
+  /** Days between two that are named, so that names keep apart. */
+  const every = Math.ceil(64 / Math.max(1, x(DAY) - x(0)))
+  return (
+    <svg width={width} height={height} role="img" aria-label="Open tasks over the days" className="plate">
+      <Hatching id="wait" />
+      {Array.from({ length: days }, (_, day) => {
+        const own = free[(weekday + day) % 7]
+        return (
+          <g key={day}>
+            {own !== null && own !== undefined && (
+              <rect
+                x={x(day * DAY + own.from)}
+                y={HEAD}
+                width={x(day * DAY + own.to) - x(day * DAY + own.from)}
+                height={height - HEAD}
+                fill="var(--tape)"
+                opacity="0.45"
+              />
+            )}
+            <path d={`M${x(day * DAY)} ${HEAD - 4}V${height}`} stroke="var(--rule)" />
+            {day % every === 0 && (
+              <text x={x(day * DAY) + 3} y={HEAD - 10} fontSize="10.5" fill="var(--second)">
+                {sayDay(localAfter(first, day * DAY).slice(0, 10))}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      <path d={`M0 ${HEAD}H${width}`} stroke="var(--ink)" />
+      {rows.map((task, i) => {
+        const at = placed.get(task.id)
+        const timed = calendar.ok ? calendar.value.network.times.get(task.id) : undefined
+        const y = HEAD + i * ROW
+        const name = task.name.length > 27 ? `${task.name.slice(0, 26)}…` : task.name
+        return (
+          <g key={task.id}>
+            <title>{`${task.name}${timed?.critical === true ? ', no float' : ''}`}</title>
+            <text x="0" y={y + 15} fontSize="12" fill="var(--ink)" fontWeight={timed?.critical === true ? 650 : 400}>
+              {name}
+            </text>
+            {task.partsAt > 0 && task.partsAt !== Infinity && (
+              <path d={`M${x(task.partsAt) - 5} ${y + 3}h10l-5 8Z`} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
+            )}
+            {at?.pieces.map(([from, to]) => (
+              <rect
+                key={from}
+                x={x(from)}
+                y={y + 5}
+                width={Math.max(2, x(to) - x(from))}
+                height={ROW - 10}
+                fill={timed?.critical === true ? 'var(--ink)' : 'var(--paper)'}
+                stroke="var(--ink)"
+                strokeWidth="1.2"
+              />
+            ))}
+            {at !== undefined && at.readyAt > at.end && (
+              <rect
+                x={x(at.end)}
+                y={y + 8}
+                width={x(at.readyAt) - x(at.end)}
+                height={ROW - 16}
+                fill="url(#wait)"
+                stroke="var(--second)"
+                strokeWidth="0.6"
+              />
+            )}
+            {at === undefined && (
+              <text x={NAMES + 4} y={y + 15} fontSize="11" fill="var(--second)">
+                waits for parts without a day
+              </text>
+            )}
+          </g>
+        )
+      })}
+      <path d={`M${x(nowMin)} ${HEAD - 6}V${height}`} stroke="var(--teal)" strokeWidth="1.4" />
+      <text x={x(nowMin) + 3} y={HEAD - 22} fontSize="10.5" fill="var(--teal)">
+        now
+      </text>
+    </svg>
+  )
+}

@@ -1,0 +1,169 @@
+import { useEffect, useState } from 'react'
+import { setAt } from '../core/bench'
+import type { Bench } from '../core/document'
+import {
+  calendarTasks,
+  freeTimeOf,
+  localAfter,
+  minutesSince,
+  planCalendar,
+  usualTasks,
+  weekdayOf,
+  whatNow,
+  writeCalendarFile,
+  type Calendar,
+  type CalendarTask,
+  type Hindrance,
+  type Plan,
+  type PlanTask,
+} from '../core/schedule'
+import type { Outcome } from '../core/units'
+import { editBench, useBenchStore } from './benchStore'
+import { newId } from './ids'
+import { keepRecord } from './library'
+
+/** The local clock as it reads, `YYYY-MM-DDTHH:MM`. */
+function localNow(): string {
+  const now = new Date()
+  const two = (it: number): string => String(it).padStart(2, '0')
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}T${two(now.getHours())}:${two(now.getMinutes())}`
+}
+
+/** The present minute; a component that uses it is drawn again when it turns. */
+export function useNow(): string {
+  const [now, setNow] = useState(localNow)
+  useEffect(() => {
+    const timer = setInterval(() => setNow(localNow()), 20_000)
+    return () => clearInterval(timer)
+  }, [])
+  return now
+}
+
+/** A plan put into the calendar, counted from midnight of today. */
+export interface PlannedNow {
+  /** Today, `YYYY-MM-DD`: minute 0 is its midnight. */
+  readonly first: string
+  readonly nowMin: number
+  readonly tasks: readonly CalendarTask[]
+  readonly calendar: Outcome<Calendar>
+  readonly hindrances: ReadonlyMap<string, readonly Hindrance[]>
+}
+
+/** Plans the open tasks from now on. */
+export function planNow({ plan }: Bench, now: string): PlannedNow {
+  const first = now.slice(0, 10)
+  const nowMin = minutesSince(first, now)
+  const tasks = calendarTasks(plan, first)
+  const time = freeTimeOf(plan)
+  return {
+    first,
+    nowMin,
+    tasks,
+    calendar: planCalendar(tasks, time, weekdayOf(first), nowMin),
+    hindrances: whatNow(tasks, time, nowMin),
+  }
+}
+
+type List = 'parts' | 'joints' | 'bag' | 'tasks'
+
+/** The rows of a list, by id; all that is the same for every list is their order. */
+function rowsOf(bench: Bench, list: List): Readonly<Record<string, { readonly order: number }>> {
+  return bench.plan[list]
+}
+
+/** Changes one row of the plan. @returns What stands in the way, or null. */
+export function editRow<L extends List>(list: L, id: string, patch: Partial<Plan[L][string]>, words: string): string | null {
+  return editBench(words, (bench) => {
+    const row = bench.plan[list][id]
+    return row === undefined ? bench : setAt(bench, `plan.${list}.${id}`, { ...row, ...patch })
+  })
+}
+
+/** Adds a row behind the others. */
+export function addRow<L extends List>(list: L, row: Omit<Plan[L][string], 'order'>, words: string): string | null {
+  return editBench(words, (bench) => {
+    const order = 1 + Math.max(0, ...Object.values(rowsOf(bench, list)).map((it) => it.order))
+    return setAt(bench, `plan.${list}.${newId()}`, { ...row, order })
+  })
+}
+
+/** Takes a row away; what waited for it waits no longer. */
+export function removeRow(list: List, id: string, words: string): string | null {
+  return editBench(words, (bench) => {
+    const without = setAt(bench, `plan.${list}.${id}`, undefined)
+    if (list !== 'tasks' && list !== 'parts') return without
+    const link = list === 'tasks' ? 'needs' : 'parts'
+    const tasks = Object.entries(without.plan.tasks).map(([key, task]): [string, PlanTask] => [
+      key,
+      { ...task, [link]: Object.fromEntries(Object.entries(task[link]).filter(([it]) => it !== id)) },
+    ])
+    return setAt(without, 'plan.tasks', Object.fromEntries(tasks))
+  })
+}
+
+/** Moves a row before or behind its neighbour. */
+export function moveRow(list: List, id: string, by: 1 | -1, words: string): string | null {
+  return editBench(words, (bench) => {
+    const rows = Object.entries(rowsOf(bench, list)).sort(([, p], [, q]) => p.order - q.order)
+    const at = rows.findIndex(([key]) => key === id)
+    const [own, other] = [rows[at], rows[at + by]]
+    if (own === undefined || other === undefined) return bench
+    const swapped = setAt(bench, `plan.${list}.${own[0]}.order`, other[1].order)
+    return setAt(swapped, `plan.${list}.${other[0]}.order`, own[1].order)
+  })
+}
+
+/** Fills an empty plan with the tasks that are usual for the machine, each behind what must come before. */
+export function takeUsualTasks(): string | null {
+  return editBench('the usual tasks', (bench) => {
+    const usual = usualTasks(bench.motion.kinematics.chosen)
+    const ids = new Map(usual.map((it) => [it.key, newId()]))
+    const first = Math.max(0, ...Object.values(bench.plan.tasks).map((it) => it.order))
+    const made = usual.map(({ key, name, check, workMin, waitMin, noisy, needs }, i): [string, PlanTask] => [
+      ids.get(key) ?? key,
+      {
+        order: first + i + 1,
+        name,
+        check,
+        workMin,
+        waitMin,
+        noisy,
+        needs: Object.fromEntries(needs.map((it) => [ids.get(it) ?? it, true as const])),
+        parts: {},
+        done: '',
+      },
+    ])
+    return setAt(bench, 'plan.tasks', { ...bench.plan.tasks, ...Object.fromEntries(made) })
+  })
+}
+
+/** Ticks a task as done now, with its record; or opens it again. @returns What stands in the way, or null. */
+export async function tickTask(id: string, note: string): Promise<string | null> {
+  const task = useBenchStore.getState().bench?.plan.tasks[id]
+  if (task === undefined) return 'This task is gone.'
+  if (task.done !== '') return editRow('tasks', id, { done: '' }, `“${task.name}” opened again`)
+  const refusal = editRow('tasks', id, { done: `${localNow()}:00` }, `“${task.name}” done`)
+  if (refusal !== null) return refusal
+  const about = { stage: 'plan', title: task.name, note: note === '' ? task.check : note, redo: '', beneath: [] }
+  return keepRecord(about, [], [])
+}
+
+/** The plan as a calendar file. */
+export function calendarFile(bench: Bench, now: string): string | null {
+  const { first, calendar } = planNow(bench, now)
+  if (!calendar.ok) return null
+  const plain = (minutes: number): string => `${localAfter(first, minutes).replace(/[-:]/g, '')}00`
+  const events = [...calendar.value.placed].flatMap(([id, { pieces }]) => {
+    const task = bench.plan.tasks[id]
+    return task === undefined || task.done !== ''
+      ? []
+      : pieces.map(([from, to], i) => ({
+          id: `${bench.id}-${id}-${i}`,
+          title: `${bench.name}: ${task.name}`,
+          note: task.check,
+          start: plain(from),
+          end: plain(to),
+        }))
+  })
+  return writeCalendarFile(events, `${new Date().toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`)
+}

@@ -1,0 +1,95 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from './driver'
+
+test('the demo’s plan says what can be done now; a late parcel moves the end, a ring and a week without time are said', async ({
+  bench,
+  page,
+}) => {
+  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await bench.openDemo()
+  await page.getByRole('link', { name: /Plan/ }).click()
+  const finish = page.getByText(/At this pace it is done on/)
+  await expect(finish).toContainText('1 of 5 open tasks can be begun now')
+  const before = await finish.textContent()
+  await bench.planPart('Parts and cuts')
+  await page.getByLabel('Day Certified window sheet, 200 × 150 arrives').fill('2026-12-20')
+  await bench.planPart('Schedule')
+  await expect(finish).not.toHaveText(before ?? '')
+  await bench.undo()
+  await expect(finish).toHaveText(before ?? '')
+
+  await page.getByRole('button', { name: 'Cut the housing’s panels', exact: true }).click()
+  await page.getByLabel('It waits for, one more').selectOption('Set the certified window')
+  await expect(page.getByText(/These tasks wait for each other: .*Set the certified window/)).toBeVisible()
+  await bench.undo()
+  for (const day of ['monday', 'tuesday', 'wednesday', 'thursday', 'saturday', 'sunday']) {
+    await page.getByLabel(`${day} from`).fill('')
+  }
+  await expect(page.getByText(/There is no free time for/)).toBeVisible()
+  await bench.expectNoAxeFindings()
+})
+
+test('a task is done at the bench with its record, its drying is counted, and the plan leaves as a calendar file', async ({
+  bench,
+  page,
+}) => {
+  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await bench.openDemo()
+  await page.getByRole('link', { name: /Plan/ }).click()
+  await bench.planPart('At the bench')
+  const step = page.getByRole('region', { name: 'The step in hand' })
+  await expect(step).toContainText('Cut the housing’s panels')
+  await step.getByLabel('What you measured or saw').fill('all within 0.4 mm')
+  await step.getByRole('button', { name: 'It is done' }).click()
+  await expect(step).toContainText('Paint the inside matt black')
+  await expect(page.getByRole('region', { name: 'Written down' })).toContainText('all within 0.4 mm')
+  await step.getByRole('button', { name: 'It is done' }).click()
+  await expect(page.getByText(/Paint the inside matt black: wait until 18:30 on Wed,? 25 Nov/)).toBeVisible()
+  await bench.planPart('Schedule')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Calendar file' }).click()
+  expect(readFileSync(await (await download).path(), 'utf8')).toMatch(
+    /BEGIN:VEVENT[\s\S]*SUMMARY:Heron: Set the certified window/,
+  )
+})
+
+test('bars are cut from the machine, parts come and go as CSV, screws from the bag find their joints', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await page.getByRole('link', { name: /Plan/ }).click()
+  await bench.planPart('Parts and cuts')
+  // Frame 532.4 × 424 outside, bars 20 wide: two sides of 384 and three of 532.4 go into three bars of a metre.
+  await expect(page.getByText(/3 bars of 1000\smm, and fewer would not do/)).toBeVisible()
+  await bench.type('plan.stock.length', '500', { origin: 'stated' })
+  await expect(page.getByText(/is 532.4 mm long, and a bar gives 492.5 mm/).first()).toBeVisible()
+  await bench.undo()
+
+  const csv = 'Name;Where;Count;Price;Colour\nKnob;head;2;1,50;red\n;head;1;1;\nSpring;lid;many;1;\n'
+  await page.getByLabel('Parts file').setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  await expect(page.locator('[data-part="Knob"]')).toBeVisible()
+  await expect(page.getByLabel('Price of Knob')).toHaveValue('1.5')
+  await expect(page.getByText('The column “colour” is not known here')).toBeVisible()
+  await expect(page.getByText(/Line 3, name/)).toBeVisible()
+  await expect(page.getByText(/Line 4, count/)).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Parts as CSV' }).click()
+  expect(readFileSync(await (await download).path(), 'utf8')).toContain('Knob,head,2,needed,1.5,')
+
+  await bench.planPart('Fasteners')
+  const belongs = page.getByRole('list', { name: 'Where the screws belong' })
+  await expect(belongs).toContainText('8 of M5 × 10 belong to Frame corners.')
+  await expect(belongs).toContainText('2 missing for Motors on their plates.')
+  await bench.expectNoAxeFindings()
+})
+
+test('an empty bench takes the usual tasks of its kinematics, each behind what must come before', async ({ bench, page }) => {
+  await bench.startEmpty('Plover')
+  await bench.choose('motion.kinematics', 'a module on a router or mill')
+  await page.getByRole('link', { name: /Plan/ }).click()
+  await page.getByRole('button', { name: 'Take the usual tasks for this machine' }).click()
+  await expect(page.locator('[data-task="Take the spindle out"]')).toContainText('waits for a task')
+  await page.getByLabel('“Switch off, pull the spindle’s plug” is done').check()
+  await expect(page.locator('[data-task="Take the spindle out"]')).toContainText('can be done now')
+})

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { setAt } from '../core/bench'
+import { guessedChoice, setAt, type Fact } from '../core/bench'
 import type { Bench } from '../core/document'
 import {
   calendarTasks,
@@ -8,15 +8,19 @@ import {
   minutesSince,
   planCalendar,
   usualTasks,
+  wayBack,
   weekdayOf,
   whatNow,
   writeCalendarFile,
+  type BUILDS,
   type Calendar,
   type CalendarTask,
   type Hindrance,
   type Plan,
   type PlanTask,
+  type UsualTask,
 } from '../core/schedule'
+import type { Drive, Kinematics } from '../core/motion'
 import type { Outcome } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
 import { newId } from './ids'
@@ -115,8 +119,12 @@ export function moveRow(list: List, id: string, by: 1 | -1, words: string): stri
 
 /** Fills an empty plan with the tasks that are usual for the machine, each behind what must come before. */
 export function takeUsualTasks(): string | null {
-  return editBench('the usual tasks', (bench) => {
-    const usual = usualTasks(bench.motion.kinematics.chosen)
+  return takeTasks('the usual tasks', (bench) => usualTasks(bench.motion.kinematics.chosen))
+}
+
+function takeTasks(words: string, of: (bench: Bench) => readonly UsualTask[]): string | null {
+  return editBench(words, (bench) => {
+    const usual = of(bench)
     const ids = new Map(usual.map((it) => [it.key, newId()]))
     const first = Math.max(0, ...Object.values(bench.plan.tasks).map((it) => it.order))
     const made = usual.map(({ key, name, check, workMin, waitMin, noisy, needs }, i): [string, PlanTask] => [
@@ -137,15 +145,58 @@ export function takeUsualTasks(): string | null {
   })
 }
 
-/** Ticks a task as done now, with its record; or opens it again. @returns What stands in the way, or null. */
-export async function tickTask(id: string, note: string): Promise<string | null> {
+/** Sets an empty bench up from what is to be built: assumed facts with honest ranges, kinematics, the usual tasks. */
+export function setUp(wish: {
+  readonly kinematics: Kinematics
+  readonly build: keyof typeof BUILDS
+  /** Largest work, mm. */
+  readonly width: number
+  readonly depth: number
+}): string | null {
+  const travel = (work: number): Fact => {
+    const value = Math.ceil((work + ROUND_THE_WORK) / 5) * 5
+    return { value, typed: String(value), typedUnit: 'mm', origin: 'assumed', doubt: { kind: 'halfWidth', a: 10 } }
+  }
+  const refusal = editBench('what is to be built', (bench) => {
+    const axes = Object.fromEntries(
+      Object.entries(bench.motion.axes).map(([id, axis]) => {
+        if (axis.letter === 'Z') return [id, axis]
+        const screw = wish.kinematics === 'retrofit' ? guessedChoice<Drive>('screw') : axis.drive
+        const motors = axis.letter === 'Y' && wish.kinematics === 'gantry' ? 2 : 1
+        return [
+          id,
+          {
+            ...axis,
+            drive: screw,
+            motors: { ...axis.motors, value: motors, typed: String(motors) },
+            travel: travel(axis.letter === 'X' ? wish.width : wish.depth),
+          },
+        ]
+      }),
+    )
+    const motion = { ...bench.motion, kinematics: guessedChoice(wish.kinematics), axes }
+    return { ...bench, motion, plan: { ...bench.plan, build: guessedChoice(wish.build) } }
+  })
+  return refusal ?? takeUsualTasks()
+}
+
+/** What the travel is wider than the largest work, mm: for the approach and the clamps. */
+const ROUND_THE_WORK = 20
+
+/** Adds the way back from a change-over behind the tasks that are there. */
+export function takeWayBack(): string | null {
+  return takeTasks('the way back', () => wayBack())
+}
+
+/** Ticks a task as done now, with its record and pictures; or opens it again. @returns What stands in the way, or null. */
+export async function tickTask(id: string, note: string, pictures: readonly File[] = []): Promise<string | null> {
   const task = useBenchStore.getState().bench?.plan.tasks[id]
   if (task === undefined) return 'This task is gone.'
   if (task.done !== '') return editRow('tasks', id, { done: '' }, `“${task.name}” opened again`)
   const refusal = editRow('tasks', id, { done: `${localNow()}:00` }, `“${task.name}” done`)
   if (refusal !== null) return refusal
   const about = { stage: 'plan', title: task.name, note: note === '' ? task.check : note, redo: '', beneath: [] }
-  return keepRecord(about, [], [])
+  return keepRecord(about, [], pictures)
 }
 
 /** The plan as a calendar file. */

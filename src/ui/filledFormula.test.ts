@@ -10,6 +10,8 @@ const bench = [
   ['motion.racking.left', 40.2],
   ['motion.racking.right', 40],
   ['motion.play.clearance', 0.05],
+  ['plan.fits.shaft', 8],
+  ['plan.fits.bush', 15],
 ].reduce(
   (it, [path, value]) => setAt(it, `${path}`, { ...heron().bench.motion.frame.barWidth, value, typed: String(value) }),
   heightsRead(),

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { allotBag, screwFor, THREADS, type Counted, type CountedJoint, type Joint } from '../../src/core/fasteners'
+import {
+  allotBag,
+  drawnHole,
+  nearestPatterns,
+  screwFor,
+  THREADS,
+  type Counted,
+  type CountedJoint,
+  type Joint,
+} from '../../src/core/fasteners'
 import { cutBars } from '../../src/core/nesting'
 import { planCalendar, timeNetwork, whatNow, writeCalendarFile, type CalendarTask, type Task } from '../../src/core/schedule'
 
@@ -68,6 +77,14 @@ describe('screws', () => {
       { seed: 5, numRuns: 120 },
     )
   })
+})
+
+it('a shaft of 8.00 with 0.1 of play wants 8.1: drawn 8.3 where printing takes 0.2, 7.95 where the kerf gives 0.15', () => {
+  expect(drawnHole(8.1, 'printed', 0.2)).toBeCloseTo(8.3, 12)
+  expect(drawnHole(8.1, 'cut', 0.15)).toBeCloseTo(7.95, 12)
+  // Frame 17 has its holes 31.0 apart, 43.84 corner to corner (NEMA ICS 16, from memory).
+  expect(nearestPatterns(31.05, false)[0]?.pattern.name).toBe('frame 17')
+  expect(nearestPatterns(43.8, true)[0]).toMatchObject({ pattern: { name: 'frame 17' }, offMm: expect.closeTo(-0.03, 1) })
 })
 
 describe('bars', () => {

@@ -179,6 +179,7 @@ const PART_IN_USE: Readonly<Record<string, (motion: Bench['motion']) => boolean>
 function inUse(bench: Bench, path: Path): boolean {
   const [, list, id, key] = path.split('.')
   if (path.startsWith('instruments.')) return false
+  if (path.startsWith('plan.fits.')) return bench.plan.fits.shaft.value !== null || bench.plan.fits.bush.value !== null
   const part = path.startsWith('motion.') ? PART_IN_USE[list ?? ''] : undefined
   if (part !== undefined && !part(bench.motion)) return false
   const kinds = list === 'axes' ? DRIVE_FACTS[key ?? ''] : undefined

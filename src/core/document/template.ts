@@ -51,6 +51,7 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
     safety: templateOf(safetySchema),
     plan: templateOf(planSchema, {
       build: guessedChoice('new'),
+      fits: templateOf(planSchema.shape.fits, { making: guessedChoice('printed') }),
       free: freeEvenings(),
       quiet: { from: '20:00', to: '08:00' },
     }),

@@ -11,6 +11,15 @@ export function planOfVersion4(): Record<string, unknown> {
       kerf: guess(2.5, '2.5', { kind: 'halfWidth', a: 0.5 }),
       leaveLong: guess(0, '0', EXACT),
     },
+    fits: {
+      shaft: blank(),
+      bush: blank(),
+      making: { chosen: 'printed', origin: 'assumed', doubt: EXACT },
+      allowance: guess(0.2, '0.2', { kind: 'halfWidth', a: 0.1 }),
+      play: guess(0.1, '0.1', { kind: 'halfWidth', a: 0.03 }),
+      press: guess(0.05, '0.05', { kind: 'halfWidth', a: 0.02 }),
+      holes: blank(),
+    },
     parts: {},
     joints: {},
     bag: {},
@@ -29,6 +38,10 @@ export function planOfVersion4(): Record<string, unknown> {
 }
 
 const EXACT = { kind: 'exact' }
+
+function blank(): object {
+  return { value: null, typed: '', typedUnit: 'mm', origin: 'assumed', doubt: EXACT }
+}
 
 function guess(value: number, typed: string, doubt: object): object {
   return { value, typed, typedUnit: 'mm', origin: 'assumed', doubt }

@@ -1,3 +1,4 @@
 export * from './bag'
+export * from './fits'
 export * from './screw'
 export * from './threads'

@@ -1,10 +1,14 @@
 import { figureOf } from '../bench'
-import { frameDepth, frameWidth, type MotionBench } from '../motion'
+import { drawnHole } from '../fasteners'
+import { frameDepth, frameWidth, pulleyRadius, type MotionBench } from '../motion'
 import { cutBars, type BarPart, type CutPlan } from '../nesting'
 import type { Outcome } from '../units'
 import type { PlanBench } from './slice'
 
 const figure = figureOf<PlanBench & MotionBench>()
+
+/** Belt left over to pull and clamp by, mm (common practice). */
+const HOLD = 100
 
 /** The bars that the machine itself asks for: name, how many. */
 export const BARS = {
@@ -142,4 +146,62 @@ export const openWork = figure({
       .reduce((sum, it) => sum + it.workMin * 60, 0),
 })
 
-export const planFigures = [barLength, barCuts, barsNeeded, spent, toSpend, saved, unordered, orderedMargin, openWork] as const
+export const runningHole = figure({
+  id: 'plan.runningHole',
+  label: 'Hole to draw, shaft running',
+  quantity: 'length',
+  formula: 'h = \\v{d} + \\v{p} + \\v{a} \\quad\\text{or}\\quad h = \\v{d} + \\v{p} - \\v{a}',
+  forms: { by: 'plan.fits.making', of: { cut: 1 } },
+  symbols: { d: 'plan.fits.shaft', p: 'plan.fits.play', a: 'plan.fits.allowance' },
+  source: 'By definition: a printed hole shrinks by its allowance, a cut one grows by its kerf.',
+  doubt: 'nudge',
+  work(view): number {
+    const { shaft, play, making, allowance } = view.bench.plan.fits
+    return Number.isNaN(shaft) ? Number.NaN : drawnHole(shaft + play, making, allowance)
+  },
+})
+
+export const pressedHole = figure({
+  id: 'plan.pressedHole',
+  label: 'Hole to draw, bush pressed in',
+  quantity: 'length',
+  formula: 'h = \\v{D} - \\v{s} + \\v{a} \\quad\\text{or}\\quad h = \\v{D} - \\v{s} - \\v{a}',
+  forms: { by: 'plan.fits.making', of: { cut: 1 } },
+  symbols: { D: 'plan.fits.bush', s: 'plan.fits.press', a: 'plan.fits.allowance' },
+  source: 'The same, with the squeeze taken off.',
+  doubt: 'nudge',
+  work(view): number {
+    const { bush, press, making, allowance } = view.bench.plan.fits
+    return Number.isNaN(bush) ? Number.NaN : drawnHole(bush - press, making, allowance)
+  },
+})
+
+export const beltToOrder = figure({
+  id: 'plan.beltToOrder',
+  label: 'Belt to order',
+  quantity: 'length',
+  formula: 'B = 2\\cdot C + 2\\pi\\cdot \\v{R} + h',
+  symbols: { R: '=motion.pulleyRadius|{0}' },
+  source: 'Once round both pulleys at the distance of the bars’ middles, and a hand’s width to hold by.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { frame, axes } = view.bench.motion
+    const across = axes[axisId]?.letter === 'X' ? view.figure(frameWidth) : view.figure(frameDepth)
+    return 2 * (across - frame.barWidth) + 2 * Math.PI * view.figure(pulleyRadius, axisId) + HOLD
+  },
+})
+
+export const planFigures = [
+  runningHole,
+  pressedHole,
+  beltToOrder,
+  barLength,
+  barCuts,
+  barsNeeded,
+  spent,
+  toSpend,
+  saved,
+  unordered,
+  orderedMargin,
+  openWork,
+] as const

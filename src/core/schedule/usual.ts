@@ -60,6 +60,23 @@ const RETROFIT: readonly UsualTask[] = [
   task('commission', 'Walk the bounds, burn a faint mark', 'Where it should be', 10, ['settings']),
 ]
 
+/** The way back of a change-over: the router as it was, settings put back (common practice). */
+const WAY_BACK: readonly UsualTask[] = [
+  task('back-off', 'Key out, switch off, wait 30 min by the ashes', 'Nothing smoulders; crumb tray empty', 30),
+  task('back-plugs', 'Unplug head, hose and earth clip', 'Caps on, lens covered', 5, ['back-off']),
+  task('back-head', 'Take the diode’s head out', 'In its box, lens down on nothing', 5, ['back-plugs']),
+  task('back-plate', 'Take the plate away', 'Bed clean', 5, ['back-head']),
+  task('back-spindle', 'Put the spindle back in', 'It cannot turn; height as before', 10, ['back-plate']),
+  task('back-settings', 'Put the router’s settings back', 'Read back; each old value stands in the records of Controller', 5, [
+    'back-spindle',
+  ]),
+]
+
+/** The way back from a change-over, for when the machine is to be a router again. */
+export function wayBack(): readonly UsualTask[] {
+  return WAY_BACK
+}
+
 /** The usual tasks of building a machine with some kinematics. */
 export function usualTasks(kinematics: Kinematics | null): readonly UsualTask[] {
   return kinematics === 'retrofit' ? RETROFIT : [...FRAME, ...GANTRY, ...BOX, ...LAST]

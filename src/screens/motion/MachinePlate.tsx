@@ -209,7 +209,7 @@ function Spindle({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }
           strokeDasharray="6 4"
         />
       )}
-      <text x={frame.x(left) + 6} y={frame.y(bottom) - 6} fontSize="11" fill="var(--teal)">
+      <text x={frame.x(left) + 62} y={frame.y(bottom) - 6} fontSize="11" fill="var(--teal)">
         {w > 0 && h > 0 ? 'reached by spindle and beam' : 'no place is reached by both'}
       </text>
     </g>

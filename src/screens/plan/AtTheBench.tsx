@@ -45,6 +45,8 @@ export function AtTheBench() {
 
 function Step({ id, bench, at, of }: { readonly id: string; readonly bench: Bench; readonly at: number; readonly of: number }) {
   const [note, setNote] = useState('')
+  const [pictures, setPictures] = useState<readonly File[]>([])
+  const [begun] = useState(() => Date.now())
   const [refusal, setRefusal] = useState<string | null>(null)
   const task = bench.plan.tasks[id]
   if (task === undefined) return null
@@ -66,14 +68,31 @@ function Step({ id, bench, at, of }: { readonly id: string; readonly bench: Benc
         What you measured or saw
         <input className="input text-[16px]" value={note} onChange={(event) => setNote(event.target.value)} maxLength={400} />
       </label>
+      <label className="no-print mt-3 grid gap-1 text-[13px]">
+        A picture of it
+        <input
+          type="file"
+          accept="image/png,image/jpeg,image/webp"
+          capture="environment"
+          multiple
+          onChange={(event) => setPictures([...(event.target.files ?? [])])}
+        />
+      </label>
       <button
         type="button"
         className="button button-first no-print mt-3 min-h-12 px-6 text-[17px]"
-        onClick={() => void tickTask(id, note.trim()).then(setRefusal)}
+        onClick={() => void tickTask(id, noteOf(note, task.check, begun), pictures).then(setRefusal)}
       >
         It is done
       </button>
       {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
     </section>
   )
+}
+
+/** What is written down of a step: what was seen, else the check; and how long it took where that was minutes. */
+function noteOf(note: string, check: string, begun: number): string {
+  const minutes = Math.round((Date.now() - begun) / 60_000)
+  const words = note.trim() === '' ? check : note.trim()
+  return minutes < 1 ? words : `${words}${words === '' ? '' : '; '}took ${sayMinutes(minutes)}`
 }

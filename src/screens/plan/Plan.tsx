@@ -1,12 +1,25 @@
 import { worstFirst } from '../../core/bench'
-import { barLength, barsNeeded, openWork, saved, spent, toSpend } from '../../core/schedule'
-import { useSession, useVerdicts, type PlanPartName } from '../../state'
+import { crossedBeltLength } from '../../core/motion'
+import {
+  barLength,
+  barsNeeded,
+  beltToOrder,
+  openWork,
+  pressedHole,
+  runningHole,
+  saved,
+  spent,
+  toSpend,
+} from '../../core/schedule'
+import { scanIds, useBenchStore, useSession, useVerdicts, type PlanPartName } from '../../state'
 import { Consequences, FactField, FigureRow, Panel, Parts, Records, Sentence, Sheet, VerdictRow, ChoiceField } from '../../ui'
 import { AtTheBench } from './AtTheBench'
 import { CutPlate } from './CutPlate'
 import { Fasteners, FastenerPlate } from './Fasteners'
+import { Fits } from './Fits'
 import { PartsList } from './PartsList'
 import { SchedulePlate } from './SchedulePlate'
+import { SetUp } from './SetUp'
 import { FreeTime, TaskList } from './TaskList'
 
 const PARTS: readonly { readonly id: PlanPartName; readonly name: string; readonly about: string }[] = [
@@ -23,6 +36,7 @@ const PARTS: readonly { readonly id: PlanPartName; readonly name: string; readon
 /** Plan: what do I build or buy, what does it cost, what can I do today? */
 export function Plan() {
   const part = useSession((it) => it.planPart)
+  const bench = useBenchStore((it) => it.bench)
   const { about } = PARTS.find((it) => it.id === part) ?? { about: '' }
   return (
     <Sheet
@@ -41,6 +55,7 @@ export function Plan() {
         <div className="mt-3 grid gap-4">
           {part === 'schedule' && (
             <>
+              {bench !== null && Object.keys(bench.plan.tasks).length === 0 && <SetUp />}
               <TaskList />
               <FreeTime />
             </>
@@ -51,11 +66,41 @@ export function Plan() {
               <PartsList />
             </>
           )}
-          {part === 'fasteners' && <Fasteners />}
+          {part === 'fasteners' && (
+            <>
+              <Fasteners />
+              <Fits />
+            </>
+          )}
         </div>
       }
-      side={<Side />}
+      side={<Side part={part} />}
     />
+  )
+}
+
+/** Lengths that the machine itself asks for: bars, and belts where it has them. */
+function WorkedLengths() {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  const ids = scanIds(bench)
+  const crossed = bench.motion.kinematics.chosen === 'crossed'
+  const belted = (id: string): boolean => ['belt', 'reducedBelt'].includes(bench.motion.axes[id]?.drive.chosen ?? '')
+  return (
+    <Panel title="Worked, lengths">
+      <FigureRow def={barsNeeded} args={[]} />
+      <FigureRow def={barLength} args={['front']} label="Front and back bar, gantry beam" />
+      <FigureRow def={barLength} args={['side']} label="Side bar" />
+      {crossed && <FigureRow def={crossedBeltLength} args={['a']} label="Each crossed belt, clamp to clamp" />}
+      {!crossed && belted(ids.x) && <FigureRow def={beltToOrder} args={[ids.x]} label="Belt along X" />}
+      {!crossed && belted(ids.y) && (
+        <FigureRow
+          def={beltToOrder}
+          args={[ids.y]}
+          label={bench.motion.axes[ids.y]?.motors.value === 2 ? 'Each belt along Y, two of them' : 'Belt along Y'}
+        />
+      )}
+    </Panel>
   )
 }
 
@@ -75,7 +120,7 @@ function Stock() {
   )
 }
 
-function Side() {
+function Side({ part }: { readonly part: PlanPartName }) {
   const verdicts = useVerdicts('plan')
   return (
     <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
@@ -85,10 +130,14 @@ function Side() {
         <FigureRow def={spent} args={[]} />
         <FigureRow def={toSpend} args={[]} />
         <FigureRow def={saved} args={[]} note="own hours are not counted as money" />
-        <FigureRow def={barsNeeded} args={[]} />
-        <FigureRow def={barLength} args={['front']} label="Front and back bar, gantry beam" />
-        <FigureRow def={barLength} args={['side']} label="Side bar" />
       </Panel>
+      {part === 'parts' && <WorkedLengths />}
+      {part === 'fasteners' && (
+        <Panel title="Worked, fits">
+          <FigureRow def={runningHole} args={[]} />
+          <FigureRow def={pressedHole} args={[]} />
+        </Panel>
+      )}
       {verdicts.length > 0 && (
         <Panel title="Judged">
           <ul className="m-0 list-none p-0">

@@ -1,5 +1,6 @@
 import type { Bench } from '../../core/document'
-import { freeTimeOf, localAfter, weekdayOf, type Placed } from '../../core/schedule'
+import { freeTimeOf, localAfter, minutesSince, weekdayOf, type Placed } from '../../core/schedule'
+import { Parcel, parcelsOf } from './Parcel'
 import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
 import { Findings, Hatching } from '../../ui'
 import { useWidth } from './useWidth'
@@ -8,6 +9,8 @@ const ROW = 22
 const HEAD = 34
 const NAMES = 190
 const DAY = 24 * 60
+/** A parcel comes in the course of its day. */
+const NOON = 12 * 60
 
 /** The open tasks over the days: work heavy or light, waits hatched, parcels as arrows, free time behind. */
 export function SchedulePlate() {
@@ -73,7 +76,7 @@ function Bars(props: {
   /** Days between two that are named, so that names keep apart. */
   const every = Math.ceil(64 / Math.max(1, x(DAY) - x(0)))
   return (
-    <svg width={width} height={height} role="img" aria-label="Open tasks over the days" className="plate">
+    <svg width={width} height={height} role="group" aria-label="Open tasks over the days" className="plate touch-none">
       <Hatching id="wait" />
       {Array.from({ length: days }, (_, day) => {
         const own = free[(weekday + day) % 7]
@@ -110,9 +113,9 @@ function Bars(props: {
             <text x="0" y={y + 15} fontSize="12" fill="var(--ink)" fontWeight={timed?.critical === true ? 650 : 400}>
               {name}
             </text>
-            {task.partsAt > 0 && task.partsAt !== Infinity && (
-              <path d={`M${x(task.partsAt) - 5} ${y + 3}h10l-5 8Z`} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
-            )}
+            {parcelsOf(bench, task.id).map(({ id, part, day }) => (
+              <Parcel key={id} id={id} name={part} x={x} at={minutesSince(first, day) + NOON} first={first} y={y} />
+            ))}
             {at?.pieces.map(([from, to]) => (
               <rect
                 key={from}

@@ -11,6 +11,7 @@ import {
   planNow,
   removeRow,
   takeUsualTasks,
+  takeWayBack,
   tickTask,
   useBenchStore,
   useNow,
@@ -68,6 +69,11 @@ export function TaskList() {
         {tasks.length === 0 && (
           <button type="button" className="button button-first" onClick={() => takeUsualTasks()}>
             Take the usual tasks for this machine
+          </button>
+        )}
+        {bench.motion.kinematics.chosen === 'retrofit' && tasks.length > 0 && (
+          <button type="button" className="button" onClick={() => takeWayBack()}>
+            Add the way back
           </button>
         )}
         {tasks.length > 0 && (

@@ -3,7 +3,7 @@ import { Navigate, useLocation, useParams } from 'react-router'
 import { STAGES } from '../core/document'
 import type { Finding } from '../core/units'
 import { connectDemo, openBench, revealFact, useBenchStore } from '../state'
-import { Boundary, Findings } from '../ui'
+import { Boundary, fetchLater, Findings } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
 import { Nameplate } from './Nameplate'
@@ -28,7 +28,8 @@ export function BenchPage() {
   const { benchId = '', stage } = useParams()
   const found = STAGES.find(({ id }) => id === stage)
   const opened = useOpened(benchId)
-  useIdleWork(opened.kind === 'open')
+  const [drawn, setDrawn] = useState(false)
+  useIdleWork(opened.kind === 'open' && drawn)
   useLinkedFact(opened.kind === 'open')
   useEffect(() => {
     document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
@@ -45,6 +46,7 @@ export function BenchPage() {
         <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
             <StageSheet benchId={benchId} stage={stage} />
+            <Drawn tell={setDrawn} />
           </Suspense>
         </Boundary>
       </main>
@@ -62,6 +64,12 @@ function StageSheet({ benchId, stage }: { readonly benchId: string; readonly sta
   if (found.id === 'controller') return <Controller />
   if (found.id === 'work') return <Work />
   return <Unbuilt stage={found} />
+}
+
+/** Stands beside a sheet and so appears with it: what is not needed for the first picture loads after that. */
+function Drawn({ tell }: { readonly tell: (drawn: boolean) => void }) {
+  useEffect(() => tell(true), [tell])
+  return null
 }
 
 type Opened = { readonly kind: 'opening' | 'open' } | { readonly kind: 'refused'; readonly findings: readonly Finding[] }
@@ -89,11 +97,15 @@ function useLinkedFact(open: boolean): void {
   }, [open, hash])
 }
 
+/** Rest after the first picture before anything else is loaded, ms. */
+const REST = 500
+
 /** Stages that are not open load, and are worked, when the browser has nothing else to do. */
 function useIdleWork(open: boolean): void {
   useEffect(() => {
     if (!open) return
     const work = (): void => {
+      void fetchLater()
       void loadMotion()
       void loadPlan()
       void loadPower()
@@ -103,12 +115,15 @@ function useIdleWork(open: boolean): void {
       useBenchStore.setState({ worked: true })
       void connectDemo()
     }
-    if (typeof requestIdleCallback === 'undefined') {
-      const timer = setTimeout(work, 300)
-      return () => clearTimeout(timer)
+    let idle: number | undefined
+    const timer = setTimeout(() => {
+      if (typeof requestIdleCallback === 'undefined') work()
+      else idle = requestIdleCallback(work, { timeout: 2000 })
+    }, REST)
+    return () => {
+      clearTimeout(timer)
+      if (idle !== undefined) cancelIdleCallback(idle)
     }
-    const handle = requestIdleCallback(work, { timeout: 2000 })
-    return () => cancelIdleCallback(handle)
   }, [open])
 }
 

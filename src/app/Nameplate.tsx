@@ -1,5 +1,4 @@
-import { Popover } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
 import { axisIds, type Bench } from '../core/document'
@@ -8,7 +7,7 @@ import { topSpeed } from '../core/motion'
 import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
 import { shownBench, useBenchStore, useFigure, useSession, useVerdicts } from '../state'
-import { FactField, figureUnit, FigureRow, printFigure, Quantity, useUnits, VerdictMark, VerdictRow } from '../ui'
+import { FactField, figureUnit, LazyPopover, FigureRow, printFigure, Quantity, useUnits, VerdictMark, VerdictRow } from '../ui'
 import { BenchMenu } from './BenchMenu'
 
 /** The nameplate: what the machine is, always in sight. Its cells open what they rest on. */
@@ -59,6 +58,7 @@ function Cell({
   readonly children?: ReactNode
 }) {
   const open = useSession((it) => it.nameplate === name)
+  const button = useRef<HTMLButtonElement>(null)
   const face = (
     <>
       <span className="block text-[11.5px] leading-tight text-second">{label}</span>
@@ -68,24 +68,34 @@ function Cell({
   const look =
     'flex shrink-0 flex-col justify-center gap-0.5 whitespace-nowrap border-r border-t border-rule px-3.5 text-left min-h-[51px]'
   if (children === undefined) return <div className={look}>{face}</div>
+  const close = (): void => useSession.setState({ nameplate: null })
   return (
-    <Popover.Root open={open} onOpenChange={(next) => useSession.setState({ nameplate: next ? name : null })}>
-      <Popover.Trigger className={`${look} hover:text-teal`} data-cell={name}>
+    <>
+      <button
+        ref={button}
+        type="button"
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        className={`${look} hover:text-teal`}
+        data-cell={name}
+        onClick={() => (open ? close() : useSession.setState({ nameplate: name }))}
+      >
         {face}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
+      </button>
+      {open && (
+        <LazyPopover
+          anchor={button}
+          label={label}
           align="start"
           sideOffset={4}
-          collisionPadding={12}
-          className="overlay no-print z-30 max-h-[80vh] w-[24rem] max-w-[94vw] overflow-y-auto p-4"
-          aria-label={label}
-          onInteractOutside={(event) => inEditor(event.target) && event.preventDefault()}
+          className="z-30 max-h-[80vh] w-[24rem] max-w-[94vw] overflow-y-auto p-4"
+          close={close}
+          holds={inEditor}
         >
           {children}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </LazyPopover>
+      )}
+    </>
   )
 }
 

@@ -5,18 +5,9 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { engineFor, judgeAll, readBench } from '../core/document'
 import { consequences } from '../core/bench'
 import { benchFileName, readBenchFile, writeBenchFile } from './benchFile'
-import {
-  addBundle,
-  copyBundle,
-  Database,
-  deleteBench,
-  heron,
-  listBenches,
-  loadBench,
-  plover,
-  saveBench,
-  type BenchBundle,
-} from '.'
+import { addBundle, copyBundle, Database, deleteBench, listBenches, loadBench, saveBench, type BenchBundle } from '.'
+import { heron } from './heron'
+import { plover } from './plover'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const bundle = heron()

@@ -1,9 +1,6 @@
 import type { Fact } from '../core/bench'
 import type { ScaleRun } from '../core/calibrate'
 
-/** The number of the stand-in that Heron is practised on; the readings below were taken of it. */
-export const HERON_STAND_IN = 16175
-
 /** The day of Heron's scale run. */
 export const RUN_MADE = '2026-11-14T11:40:00.000Z'
 
@@ -57,19 +54,4 @@ export const heronRun: ScaleRun = {
   power: 0.14,
   speed: 20,
   readings: Object.fromEntries(Object.entries(READ).map(([id, typed]) => [id, reading(typed)])),
-}
-
-/** What is set in Heron's machine: what the demo bench says was read of it. */
-export const HERON_SETTINGS: Readonly<Record<string, string>> = {
-  'x/steps': '80.416',
-  'x/speed': '200.0',
-  'x/acceleration': '500.0',
-  'x/travel': '430.0',
-  'y/steps': '80.000',
-  'y/speed': '200.0',
-  'y/acceleration': '500.0',
-  'y/travel': '310.0',
-  'beam/full': '1000',
-  'beam/frequency': '1000',
-  'beam/follows': '0',
 }

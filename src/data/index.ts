@@ -1,4 +1,3 @@
 export * from './database'
-export * from './heron'
-export * from './plover'
+export * from './standIn'
 export * from './store'

@@ -8,10 +8,8 @@ import {
   Database,
   deleteBench,
   hasBench,
-  heron,
   listBenches,
   loadBench,
-  plover,
   saveBench,
   type BenchBundle,
   type BenchSummary,
@@ -47,20 +45,20 @@ export function createBench(name: string, units: Bench['units']): Promise<Outcom
 /** Opens the demo: the one that is here, or a new one. */
 export async function openDemo(): Promise<Outcome<string>> {
   if (await hasBench(db, 'heron')) return { ok: true, value: 'heron', findings: [] }
-  return keep(heron())
+  return keep((await import('../data/heron')).heron())
 }
 
 /** Opens the second demo, the retrofit: the one that is here, or a new one. */
 export async function openSecondDemo(): Promise<Outcome<string>> {
   if (await hasBench(db, 'plover')) return { ok: true, value: 'plover', findings: [] }
-  return keep(plover())
+  return keep((await import('../data/plover')).plover())
 }
 
 /** Throws the demo's changes away and puts it back as it was. */
 export async function resetDemo(): Promise<Outcome<string>> {
   resetDemoMachine()
   await deleteBench(db, 'heron')
-  return keep(heron())
+  return keep((await import('../data/heron')).heron())
 }
 
 /** Reads a file and keeps its bench; one whose id is here already becomes a copy. */

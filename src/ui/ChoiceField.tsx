@@ -1,13 +1,15 @@
-import { Popover } from 'radix-ui'
+import { useRef } from 'react'
 import { getAt, isChoice, type Path } from '../core/bench'
 import { benchChoiceSpec, labelAt } from '../core/document'
 import { setFact, startEditing, stopEditing, useBenchStore, useSession } from '../state'
+import { LazyPopover } from './LazyPopover'
 
 /** A choice standing in a sentence, its origin as the line under it. Choosing, even the same again, states it. */
 export function ChoiceField({ path, place = 'given' }: { readonly path: Path; readonly place?: string }) {
   const bench = useBenchStore((it) => it.bench)
   const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
   const choice = getAt(bench, path)
+  const button = useRef<HTMLButtonElement>(null)
   const spec = benchChoiceSpec(path)
   if (bench === null || !isChoice(choice) || spec === undefined) return null
   const label = labelAt(bench, path)
@@ -17,25 +19,22 @@ export function ChoiceField({ path, place = 'given' }: { readonly path: Path; re
     stopEditing()
   }
   return (
-    <Popover.Root open={open} onOpenChange={(next) => (next ? startEditing(path, place) : stopEditing())}>
-      <Popover.Trigger asChild>
-        <button
-          type="button"
-          data-fact={path}
-          data-place={place}
-          aria-label={`${label}: ${shown}, ${choice.origin}`}
-          className="min-h-6 px-0.5 leading-tight hover:text-teal"
-        >
-          <span className={`origin-${choice.origin}`}>{shown}</span>
-        </button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          collisionPadding={12}
-          className="overlay no-print z-40 p-2"
-          aria-label={`Choose: ${label}`}
-        >
+    <>
+      <button
+        ref={button}
+        type="button"
+        data-fact={path}
+        data-place={place}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        aria-label={`${label}: ${shown}, ${choice.origin}`}
+        className="min-h-6 px-0.5 leading-tight hover:text-teal"
+        onClick={() => (open ? stopEditing() : startEditing(path, place))}
+      >
+        <span className={`origin-${choice.origin}`}>{shown}</span>
+      </button>
+      {open && (
+        <LazyPopover anchor={button} label={`Choose: ${label}`} className="z-40 p-2" close={stopEditing}>
           <p className="px-2 py-1 text-[13px] text-second">{label}</p>
           {Object.entries(spec.options).map(([word, words]) => (
             <button
@@ -48,8 +47,8 @@ export function ChoiceField({ path, place = 'given' }: { readonly path: Path; re
               {words}
             </button>
           ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </LazyPopover>
+      )}
+    </>
   )
 }

@@ -1,8 +1,11 @@
-import { Popover } from 'radix-ui'
+import { useRef } from 'react'
 import { isFact, showFact, getAt, type Fact, type Path } from '../core/bench'
 import { benchFactSpec, labelAt, type Bench } from '../core/document'
 import { shownBench, startEditing, stopEditing, useBenchStore, useSession } from '../state'
-import { FactEditor } from './FactEditor'
+import { later } from './later'
+import { LazyPopover } from './LazyPopover'
+
+const FactEditor = later(async () => (await import('./FactEditor')).FactEditor)
 
 const ORIGIN_WORDS = { measured: 'measured', stated: 'stated', assumed: 'assumed, nobody has checked' } as const
 
@@ -21,32 +24,35 @@ export function FactField({
   const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
   const rejected = useSession(({ drafts }) => drafts[path]?.typed)
   const spec = benchFactSpec(path)
+  const button = useRef<HTMLButtonElement>(null)
   if (bench === null || !isFact(fact) || spec === undefined) return null
   return (
-    <Popover.Root open={open} onOpenChange={(next) => (next ? startEditing(path, place) : stopEditing())}>
-      <Popover.Trigger asChild>
-        <button
-          type="button"
-          data-fact={path}
-          data-place={place}
-          aria-label={describe(bench, path, fact)}
-          className={`num inline-flex min-h-6 items-baseline px-0.5 leading-tight hover:text-teal ${small ? 'text-[14px]' : 'text-[15px]'}`}
-        >
-          <Shown fact={fact} />
-          {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
-        </button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          collisionPadding={12}
-          className="overlay no-print z-40 w-[22rem] max-w-[94vw] p-4"
-          aria-label={`Enter: ${labelAt(bench, path)}`}
+    <>
+      <button
+        ref={button}
+        type="button"
+        data-fact={path}
+        data-place={place}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        aria-label={describe(bench, path, fact)}
+        className={`num inline-flex min-h-6 items-baseline px-0.5 leading-tight hover:text-teal ${small ? 'text-[14px]' : 'text-[15px]'}`}
+        onClick={() => (open ? stopEditing() : startEditing(path, place))}
+      >
+        <Shown fact={fact} />
+        {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
+      </button>
+      {open && (
+        <LazyPopover
+          anchor={button}
+          label={`Enter: ${labelAt(bench, path)}`}
+          className="z-40 w-[22rem] max-w-[94vw] p-4"
+          close={stopEditing}
         >
           <FactEditor key={path} path={path} fact={fact} spec={spec} bench={bench} />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </LazyPopover>
+      )}
+    </>
   )
 }
 

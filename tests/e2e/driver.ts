@@ -64,6 +64,7 @@ export class Driver {
   }
 
   async abandon(): Promise<void> {
+    await expect(this.page.getByRole('button', { name: 'Leave as it was' })).toBeVisible()
     await this.page.keyboard.press('Escape')
   }
 
@@ -193,7 +194,7 @@ export class Driver {
 
   /** The plate's scale, px for a millimetre. */
   async scale(): Promise<number> {
-    return Number(await this.page.locator('[data-plate]').getAttribute('data-scale'))
+    return Number(await this.page.locator('[data-scale]').getAttribute('data-scale'))
   }
 
   async expectNoAxeFindings(): Promise<void> {

@@ -1,16 +1,18 @@
 import { lazy, Suspense } from 'react'
 import { useBenchStore, useSession, type MotionPart } from '../../state'
-import { Parts, Sheet } from '../../ui'
-import { BeltsGiven, BeltsPlate } from './Belts'
-import { CrossedPlate } from './CrossedPlate'
-import { DriveGiven } from './DriveGiven'
+import { later, Parts, Sheet } from '../../ui'
 import { MotionGiven } from './Given'
 import { MachinePlate } from './MachinePlate'
-import { MirrorPlate } from './MirrorPlate'
 import { MotionSide } from './Side'
-import { SquareGiven, SquarePlate } from './Square'
 
 const TorqueChart = lazy(async () => ({ default: (await import('./TorqueChart')).TorqueChart }))
+const CrossedPlate = later(async () => (await import('./CrossedPlate')).CrossedPlate)
+const MirrorPlate = later(async () => (await import('./MirrorPlate')).MirrorPlate)
+const DriveGiven = later(async () => (await import('./DriveGiven')).DriveGiven)
+const BeltsPlate = later(async () => (await import('./Belts')).BeltsPlate)
+const BeltsGiven = later(async () => (await import('./Belts')).BeltsGiven)
+const SquarePlate = later(async () => (await import('./Square')).SquarePlate)
+const SquareGiven = later(async () => (await import('./Square')).SquareGiven)
 
 const PARTS: readonly { readonly id: MotionPart; readonly name: string; readonly about: string }[] = [
   {

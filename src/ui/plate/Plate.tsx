@@ -41,7 +41,12 @@ export function Plate(props: {
   if (!dragging && frozen !== null) setFrozen(null)
   const frame = frozen ?? fitted
   return (
-    <div ref={window} className={`relative ${className}`} data-plate={title} data-scale={frame.scale}>
+    <div
+      ref={window}
+      className={`relative ${className}`}
+      data-plate={title}
+      data-scale={size.width > 0 ? frame.scale : undefined}
+    >
       {size.width > 0 && (
         <Boundary fallback={(message, again) => <Broken message={message} again={again} />}>
           <FrameContext value={frame}>

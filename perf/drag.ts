@@ -75,7 +75,7 @@ export async function longestDragTask(runs: number): Promise<number> {
       await page.getByRole('button', { name: 'Open the demo bench' }).click()
       const handle = page.locator(`[data-drag="${DRAGGED}"]`)
       await handle.waitFor()
-      await page.waitForTimeout(2500)
+      await page.waitForTimeout(6000)
       await page.evaluate(() => {
         const seen: number[] = []
         Object.assign(window, { longTasks: seen })

@@ -6,13 +6,13 @@ import { calibratedStepsOf } from '../core/calibrate'
 import { topSpeed } from '../core/motion'
 import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
-import { shownBench, useBenchStore, useFigure, useSession, useVerdicts } from '../state'
+import { useBenchStore, useFigure, useSession, useShownFact, useVerdicts } from '../state'
 import { FactField, figureUnit, LazyPopover, FigureRow, printFigure, Quantity, useUnits, VerdictMark, VerdictRow } from '../ui'
 import { BenchMenu } from './BenchMenu'
 
 /** The nameplate: what the machine is, always in sight. Its cells open what they rest on. */
 export function Nameplate() {
-  const bench = useBenchStore(shownBench)
+  const bench = useBenchStore((it) => it.bench)
   if (bench === null) return null
   return (
     <header className="flex min-w-0 border-b border-ink md:col-span-2">
@@ -37,8 +37,8 @@ export function Nameplate() {
         </Cell>
         <TravelCell bench={bench} />
         <StepsCell bench={bench} />
-        <SpotCell bench={bench} />
-        <BeamCell bench={bench} />
+        <SpotCell />
+        <BeamCell />
         <EyewearCell />
         <Stops />
       </div>
@@ -126,7 +126,8 @@ function axesCalled(bench: Bench) {
 
 function TravelCell({ bench }: { readonly bench: Bench }) {
   const { x, y } = axesCalled(bench)
-  return <Cell name="travel" label="Travel" value={facts(bench.motion.axes[x]?.travel, bench.motion.axes[y]?.travel)} />
+  const value = facts(useShownFact(`motion.axes.${x}.travel`), useShownFact(`motion.axes.${y}.travel`))
+  return <Cell name="travel" label="Travel" value={value} />
 }
 
 function StepsCell({ bench }: { readonly bench: Bench }) {
@@ -190,9 +191,10 @@ function Pair({ a, b }: { readonly a: WithDoubt | null; readonly b: WithDoubt | 
   )
 }
 
-function SpotCell({ bench }: { readonly bench: Bench }) {
+function SpotCell() {
+  const value = facts(useShownFact('optics.spotX'), useShownFact('optics.spotY'))
   return (
-    <Cell name="spot" label="Spot" value={facts(bench.optics.spotX, bench.optics.spotY)}>
+    <Cell name="spot" label="Spot" value={value}>
       <p className="text-[15px] leading-[1.85]">
         At focus the spot is <FactField path="optics.spotX" place="nameplate" /> across X and{' '}
         <FactField path="optics.spotY" place="nameplate" /> across Y.
@@ -204,8 +206,9 @@ function SpotCell({ bench }: { readonly bench: Bench }) {
   )
 }
 
-function BeamCell({ bench }: { readonly bench: Bench }) {
-  const { power, wavelength } = bench.optics
+function BeamCell() {
+  const [power, wavelength] = [useShownFact('optics.power'), useShownFact('optics.wavelength')]
+  if (power === undefined || wavelength === undefined) return null
   const [p, w] = [showFact(power), showFact(wavelength)]
   const value =
     p.text === '' && w.text === '' ? (

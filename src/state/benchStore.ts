@@ -1,6 +1,6 @@
 import { temporal } from 'zundo'
 import { create, useStore } from 'zustand'
-import { setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
+import { getAt, isFact, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
 import { benchSchema, type Bench } from '../core/document'
 import type { BenchRow, FileRow } from '../data'
 
@@ -105,6 +105,14 @@ export function shownBench({ bench, overlay }: Pick<OpenBenchState, 'bench' | 'o
   const shown = setAt(bench, overlay.path, overlay.fact)
   lastShown = { bench, overlay, shown }
   return shown
+}
+
+/** The fact at a path as it is shown; what only needs one is not drawn again when another is dragged. */
+export function useShownFact(path: Path): Fact | undefined {
+  return useBenchStore((state) => {
+    const fact = getAt(shownBench(state), path)
+    return isFact(fact) ? fact : undefined
+  })
 }
 
 let lastShown: { bench: Bench; overlay: OpenBenchState['overlay']; shown: Bench } | null = null

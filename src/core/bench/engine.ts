@@ -79,6 +79,8 @@ interface Memo extends Evaluation {
     /** Figures that u of pooled readings was taken from. */
     readonly pools: readonly Memo[]
     readonly shown: WithDoubt
+    /** The document whose facts were last found to be the same: many ask for one figure on one document. */
+    heldOn: object
   }
 }
 
@@ -273,15 +275,14 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     const { key, result, leaves } = memo
     const shown: WithDoubt = { key, def, args, result, leaves, doubt: doubted }
     const facts = new Map([...leaves].map((path) => [path, getAt(bench, path)]))
-    memo.doubt = { doubted, facts, pools: [...pools], shown }
+    memo.doubt = { doubted, facts, pools: [...pools], shown, heldOn: bench }
     return shown
   }
 
-  function doubtHolds({ facts, pools }: NonNullable<Memo['doubt']>): boolean {
-    return (
-      [...facts].every(([path, was]) => sameDoubt(getAt(bench, path), was)) &&
-      pools.every((was) => evaluate(was.def, was.args) === was)
-    )
+  function doubtHolds(doubt: NonNullable<Memo['doubt']>): boolean {
+    const factsHold = doubt.heldOn === bench || [...doubt.facts].every(([path, was]) => sameDoubt(getAt(bench, path), was))
+    if (factsHold) doubt.heldOn = bench
+    return factsHold && doubt.pools.every((was) => evaluate(was.def, was.args) === was)
   }
 
   /** Standard uncertainty of a fact; that of a pooled reading is the scatter it shares, where that is known. */

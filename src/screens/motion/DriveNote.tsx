@@ -60,6 +60,8 @@ function trainOf(axis: AxisFacts): string {
       return `${say(axis.screwPitch)} pitch · ${say(axis.screwStarts)} start · ${micro}${motors}`
     case 'reducedBelt':
       return `${say(axis.motorTeeth)} : ${say(axis.drivenTeeth)} · ${say(axis.pulleyTeeth)} teeth · ${say(axis.beltPitch)} · ${micro}${motors}`
+    case 'rack':
+      return `module ${say(axis.rackModule)} · ${say(axis.pinionTeeth)} teeth · ${micro}${motors}`
     default:
       return `${say(axis.pulleyTeeth)} teeth · ${say(axis.beltPitch)} pitch · ${micro}${motors}`
   }

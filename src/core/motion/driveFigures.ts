@@ -2,7 +2,8 @@ import { figureOf, findRoot, NotYet, type Plain, type View } from '../bench'
 import { closedBeltLength } from './beltRoute'
 import { pitchRadius } from './drive'
 import { reduction, topSpeed, travelPerTurn } from './figures'
-import type { Axis, MotionBench } from './slice'
+import type { Axis } from './axisSlice'
+import type { MotionBench } from './slice'
 import { tensionFromTone, toneForTension } from './tension'
 import {
   cornerSpeedOfWinding,

@@ -4,7 +4,8 @@ import { beltTravelPerTurn, pitchRadius, rackTravelPerTurn, screwLead, stepsPerM
 import { fieldPlace } from './mirrors'
 import { runOut, speedByStepRate } from './speed'
 import { closure, outOfSquare, wander } from './squareness'
-import type { Axis, Motion, MotionBench } from './slice'
+import type { Axis } from './axisSlice'
+import type { Motion, MotionBench } from './slice'
 
 const figure = figureOf<MotionBench>()
 const MICRO = { metric: 'um', inch: 'mil' } as const

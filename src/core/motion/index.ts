@@ -1,3 +1,4 @@
+export * from './axisSlice'
 export * from './beltRoute'
 export * from './crossed'
 export * from './drive'

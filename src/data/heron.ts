@@ -88,6 +88,7 @@ export function heron(id = 'heron'): BenchBundle {
           ...plucked('468', '66.0', '59.8'),
           movingMass: weighed(1.36, '1360', 0.005),
           motors: count(2),
+          drivers: { chosen: 'each', origin: 'stated', doubt: { kind: 'exact' } },
           travel: read(310, '310', 'rule', 0.25),
           acceleration: stated(600, '600', 'mm/s2', 150, 'assumed'),
         },
@@ -102,9 +103,13 @@ export function heron(id = 'heron'): BenchBundle {
       },
       squareWithin: stated((0.1 * Math.PI) / 180, '0.1', 'deg', 0),
       frame: {
+        ...blank.motion.frame,
         barWidth: stated(20, '20', 'mm', 0.2),
         carriageWidth: read(62.4, '62.4', 'calipers', 0.02),
         carriageDepth: stated(74, '74', 'mm', 1),
+        guides: { chosen: 'wheels', origin: 'stated', doubt: { kind: 'exact' } },
+        plateThickness: stated(4, '4', 'mm', 0.1),
+        endHeight: stated(96, '96', 'mm', 1),
       },
     },
     controller: {

@@ -1,3 +1,4 @@
+import type { Fact } from '../core/bench'
 import type { Plan, PlanPart } from '../core/schedule'
 import { usualTasks } from '../core/schedule'
 
@@ -13,6 +14,7 @@ const part = (
   price: number,
   state: PlanPart['state'],
   arrives = '',
+  covers: PlanPart['covers'] = '',
 ): PlanPart => ({
   order,
   name,
@@ -21,6 +23,15 @@ const part = (
   price,
   state,
   arrives,
+  covers,
+})
+
+const said = (value: number): Fact => ({
+  value,
+  typed: String(value),
+  typedUnit: 'mm',
+  origin: 'stated',
+  doubt: { kind: 'exact' },
 })
 
 /** Heron's plan, half done: the frame stands and runs, the housing is to come. Every price is invented. */
@@ -42,9 +53,18 @@ export function heronPlan(blank: Plan): Plan {
   return {
     ...blank,
     build: { chosen: 'new', origin: 'stated', doubt: { kind: 'exact' } },
+    goals: {
+      ...blank.goals,
+      workWidth: said(400),
+      workDepth: said(300),
+      budget: { ...said(360), typedUnit: 'money' },
+      rotary: { chosen: 'no', origin: 'stated', doubt: { kind: 'exact' } },
+      portable: { chosen: 'no', origin: 'stated', doubt: { kind: 'exact' } },
+      materials: { wood: true, paper: true, leather: true, slate: true },
+    },
     readyPrice: { value: 520, typed: '520', typedUnit: 'money', origin: 'stated', doubt: { kind: 'halfWidth', a: 40 } },
     parts: {
-      bars: part(1, 'Slotted bar 20 × 20, 1 m', 'frame', 3, 7.4, 'here'),
+      bars: part(1, 'Slotted bar 20 × 20, 1 m', 'frame', 3, 7.4, 'here', '', 'bars'),
       motors: part(2, 'Stepper, 0.45 N·m', 'drives', 3, 13.5, 'here'),
       belt: part(3, 'Toothed belt 2 mm, 5 m', 'drives', 1, 11, 'here'),
       controller: part(4, 'Controller with three drivers', 'wiring', 1, 46, 'here'),

@@ -1,3 +1,4 @@
 export * from './database'
+export * from './partsCsv'
 export * from './standIn'
 export * from './store'

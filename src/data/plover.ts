@@ -49,6 +49,9 @@ export function plover(id = 'plover'): BenchBundle {
       maxStepRate: given(40_000, '40', 'kHz', 4000),
       retrofit: { asideX: given(-38, '-38', 'mm', 0.5), asideY: given(0, '0', 'mm', 0.5) },
       frame: {
+        ...blank.motion.frame,
+        guides: { chosen: 'rails', origin: 'stated', doubt: { kind: 'exact' } },
+        plateThickness: given(8, '8', 'mm', 0.2),
         barWidth: given(40, '40', 'mm', 0.3),
         carriageWidth: given(90, '90', 'mm', 1),
         carriageDepth: given(80, '80', 'mm', 1),
@@ -64,6 +67,12 @@ export function plover(id = 'plover'): BenchBundle {
     plan: {
       ...blank.plan,
       build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },
+      goals: {
+        ...blank.plan.goals,
+        workWidth: given(180, '180', 'mm', 0),
+        workDepth: given(40, '40', 'mm', 0),
+        materials: { wood: true },
+      },
       tasks: Object.fromEntries(tasks) as Bench['plan']['tasks'],
     },
   }

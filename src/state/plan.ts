@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
-import { guessedChoice, setAt, type Fact } from '../core/bench'
-import type { Bench } from '../core/document'
+import { setAt } from '../core/bench'
+import { setUpBench, withTasks, type Bench, type Wish } from '../core/document'
 import {
   calendarTasks,
   freeTimeOf,
@@ -12,15 +12,12 @@ import {
   weekdayOf,
   whatNow,
   writeCalendarFile,
-  type BUILDS,
   type Calendar,
   type CalendarTask,
   type Hindrance,
   type Plan,
   type PlanTask,
-  type UsualTask,
 } from '../core/schedule'
-import type { Drive, Kinematics } from '../core/motion'
 import type { Outcome } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
 import { newId } from './ids'
@@ -119,73 +116,22 @@ export function moveRow(list: List, id: string, by: 1 | -1, words: string): stri
 
 /** Fills an empty plan with the tasks that are usual for the machine, each behind what must come before. */
 export function takeUsualTasks(): string | null {
-  return takeTasks('the usual tasks', (bench) => usualTasks(bench.motion.kinematics.chosen))
-}
-
-function takeTasks(words: string, of: (bench: Bench) => readonly UsualTask[]): string | null {
-  return editBench(words, (bench) => {
-    const usual = of(bench)
-    const ids = new Map(usual.map((it) => [it.key, newId()]))
-    const first = Math.max(0, ...Object.values(bench.plan.tasks).map((it) => it.order))
-    const made = usual.map(({ key, name, check, workMin, waitMin, noisy, needs }, i): [string, PlanTask] => [
-      ids.get(key) ?? key,
-      {
-        order: first + i + 1,
-        name,
-        check,
-        workMin,
-        waitMin,
-        noisy,
-        needs: Object.fromEntries(needs.map((it) => [ids.get(it) ?? it, true as const])),
-        parts: {},
-        done: '',
-      },
-    ])
-    return setAt(bench, 'plan.tasks', { ...bench.plan.tasks, ...Object.fromEntries(made) })
+  return editBench('the usual tasks', (bench) => {
+    const { kinematics } = bench.motion
+    const { rotary, portable } = bench.plan.goals
+    const wanted = { rotary: rotary.chosen === 'yes', portable: portable.chosen === 'yes' }
+    return withTasks(bench, usualTasks(kinematics.chosen, wanted), newId)
   })
 }
 
-/** Sets an empty bench up from what is to be built: assumed facts with honest ranges, kinematics, the usual tasks. */
-export function setUp(wish: {
-  readonly kinematics: Kinematics
-  readonly build: keyof typeof BUILDS
-  /** Largest work, mm. */
-  readonly width: number
-  readonly depth: number
-}): string | null {
-  const travel = (work: number): Fact => {
-    const value = Math.ceil((work + ROUND_THE_WORK) / 5) * 5
-    return { value, typed: String(value), typedUnit: 'mm', origin: 'assumed', doubt: { kind: 'halfWidth', a: 10 } }
-  }
-  const refusal = editBench('what is to be built', (bench) => {
-    const axes = Object.fromEntries(
-      Object.entries(bench.motion.axes).map(([id, axis]) => {
-        if (axis.letter === 'Z') return [id, axis]
-        const screw = wish.kinematics === 'retrofit' ? guessedChoice<Drive>('screw') : axis.drive
-        const motors = axis.letter === 'Y' && wish.kinematics === 'gantry' ? 2 : 1
-        return [
-          id,
-          {
-            ...axis,
-            drive: screw,
-            motors: { ...axis.motors, value: motors, typed: String(motors) },
-            travel: travel(axis.letter === 'X' ? wish.width : wish.depth),
-          },
-        ]
-      }),
-    )
-    const motion = { ...bench.motion, kinematics: guessedChoice(wish.kinematics), axes }
-    return { ...bench, motion, plan: { ...bench.plan, build: guessedChoice(wish.build) } }
-  })
-  return refusal ?? takeUsualTasks()
+/** Sets an empty bench up from what is to be built, one undo step. @returns What stands in the way, or null. */
+export function setUp(wish: Wish): string | null {
+  return editBench('what is to be built', (bench) => setUpBench(bench, wish, newId))
 }
-
-/** What the travel is wider than the largest work, mm: for the approach and the clamps. */
-const ROUND_THE_WORK = 20
 
 /** Adds the way back from a change-over behind the tasks that are there. */
 export function takeWayBack(): string | null {
-  return takeTasks('the way back', () => wayBack())
+  return editBench('the way back', (bench) => withTasks(bench, wayBack(), newId))
 }
 
 /** Ticks a task as done now, with its record and pictures; or opens it again. @returns What stands in the way, or null. */

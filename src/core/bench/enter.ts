@@ -95,6 +95,7 @@ function doubtFor(entry: Entry, spec: FactSpec, value: number, given: number | n
     if (given === null && entry.origin === 'assumed') return templateDoubt(spec, value)
     return given === null || given === 0 ? { kind: 'exact' } : alternativesAround(value, given, spec)
   }
+  if (spec.exact === true && given === null) return { kind: 'exact' }
   if (entry.origin === 'measured') return { kind: 'standard', u: given ?? entry.instrument?.u ?? shareOf(spec, value) / 2 }
   return { kind: 'halfWidth', a: given ?? shareOf(spec, value) }
 }

@@ -59,6 +59,8 @@ export interface FactSpec {
     readonly others?: readonly number[]
     readonly unit?: UnitId
   }
+  /** Known by nature, such as a wish or a sum of money: exact unless a ± is typed. */
+  readonly exact?: boolean
   /** Unit offered first, where the system's own would be clumsy (µm, kHz). */
   readonly unit?: UnitId
   /** One sentence: how to find it out. */

@@ -42,6 +42,8 @@ export interface VerdictDef {
     readonly fact: (path: Path) => string
     /** A plain word of the bench, such as an axis letter. */
     readonly word: (path: Path) => string
+    /** Keys of a list of the bench, such as materials that are ticked. */
+    readonly keys: (path: Path) => readonly string[]
   }) => Wording
 }
 

@@ -15,6 +15,7 @@ import {
   bedLevel,
   beltsAlike,
   beltTight,
+  correctionFigures,
   driveFigures,
   fastEnough,
   fieldInFocus,
@@ -28,7 +29,7 @@ import {
 } from '../motion'
 import { fineEnough, opticsFigures, opticsVerdicts } from '../optics'
 import { safetyFigures, safetyVerdicts } from '../safety'
-import { planFigures, planVerdicts } from '../schedule'
+import { planFigures, planVerdicts, cutListOf, STOCKS } from '../schedule'
 import { benchChoiceSpec, benchFactSpec, type Bench } from './bench'
 
 /** Every figure of the product. */
@@ -36,6 +37,7 @@ export const FIGURES: readonly AnyFigure[] = [
   ...motionFigures,
   ...driveFigures,
   ...shapeFigures,
+  ...correctionFigures,
   ...electricalFigures,
   ...opticsFigures,
   ...calibrateFigures,
@@ -67,6 +69,18 @@ const eachPairOfTones: Args = ({ motion }) =>
     .filter(([, { toneA, toneB, motors }]) => toneA.value !== null && toneB.value !== null && motors.value === 2)
     .map(([id]) => [id])
 
+const planned =
+  (holds: (plan: Bench['plan']) => boolean): Args =>
+  ({ plan }) =>
+    holds(plan) ? [[]] : []
+const eachListedStock: Args = ({ plan }) =>
+  STOCKS.filter((stock) => Object.values(plan.parts).some((it) => it.covers === stock)).map((it) => [it])
+/** Sizes of the largest work that were said, for axes that there are. */
+const eachWantedSize: Args = ({ motion, plan: { goals } }) =>
+  [['X', goals.workWidth] as const, ['Y', goals.workDepth] as const, ['Z', goals.workHeight] as const].flatMap(
+    ([letter, { value }]) => (value !== null && Object.values(motion.axes).some((it) => it.letter === letter) ? [[letter]] : []),
+  )
+
 /** Every verdict, with what it is judged for. What nobody has begun to measure is not judged. */
 const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
   { def: fineEnough, args: eachScanningAxis },
@@ -84,7 +98,11 @@ const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
   ...axisCalibrateVerdicts.map((def) => ({ def, args: eachScanningAxis })),
   ...runCalibrateVerdicts.map((def) => ({ def, args: newestScaleRun })),
   ...safetyVerdicts.map((def) => ({ def, args: once })),
-  ...planVerdicts.map((def) => ({ def, args: ({ plan }: Bench) => (Object.keys(plan.parts).length > 0 ? [[]] : []) })),
+  { def: planVerdicts.everythingOrdered, args: planned(({ parts }) => Object.keys(parts).length > 0) },
+  { def: planVerdicts.stockEnough, args: eachListedStock },
+  { def: planVerdicts.withinBudget, args: planned(({ goals }) => goals.budget.value !== null) },
+  { def: planVerdicts.workFits, args: eachWantedSize },
+  { def: planVerdicts.materialsBurn, args: planned(({ goals }) => Object.keys(goals.materials).length > 0) },
 ]
 
 /** What an engine over a bench needs to know. */
@@ -176,8 +194,26 @@ const PART_IN_USE: Readonly<Record<string, (motion: Bench['motion']) => boolean>
   levelWithin: ({ heights }) => Object.keys(heights).length > 0,
 }
 
+/** What only a bench with rails or shafts, or one that cuts plates and bars, reads. */
+function cutFactInUse({ motion }: Bench, path: Path): boolean {
+  const { kinematics, frame } = motion
+  const list = cutListOf(kinematics.chosen, frame.guides.chosen)
+  if (path === 'motion.frame.guideOver' || path.startsWith('plan.guideStock.')) return list.guides.length > 0
+  if (path === 'motion.frame.guides' || path.startsWith('plan.stock.')) return list.bars.length > 0
+  if (path === 'motion.frame.endHeight') return list.plates.includes('end')
+  return true
+}
+
+/** How two motors share a driver is read only where there are two. */
+function sharingInUse(axis: Bench['motion']['axes'][string] | undefined, key: string): boolean {
+  if (key === 'drivers') return axis?.motors.value === 2
+  return key !== 'driverCurrent' || (axis?.motors.value === 2 && axis.drivers.chosen !== 'each')
+}
+
 function inUse(bench: Bench, path: Path): boolean {
   const [, list, id, key] = path.split('.')
+  if (!cutFactInUse(bench, path)) return false
+  if (list === 'axes' && !sharingInUse(bench.motion.axes[id ?? ''], key ?? '')) return false
   if (path.startsWith('instruments.')) return false
   if (path.startsWith('plan.fits.')) return bench.plan.fits.shaft.value !== null || bench.plan.fits.bush.value !== null
   const part = path.startsWith('motion.') ? PART_IN_USE[list ?? ''] : undefined

@@ -2,6 +2,7 @@ import { accepted, refused, type Finding, type Outcome } from '../units'
 import { laterSlicesOfVersion2 } from './version2'
 import { motionOfVersion3 } from './version3'
 import { planOfVersion4 } from './version4'
+import { benchOfVersion5 } from './version5'
 import { BENCH_VERSION, benchSchema, type Bench } from './bench'
 
 type Json = Record<string, unknown>
@@ -39,6 +40,11 @@ const MIGRATIONS: readonly Migration[] = [
     to: 4,
     why: 'a bench got a plan: parts, cuts, fasteners, tasks and free time',
     up: (bench) => ({ ...bench, plan: planOfVersion4() }),
+  },
+  {
+    to: 5,
+    why: 'a bench got its goals, shared motor drivers, rails and plates, and parts that stand for stock',
+    up: benchOfVersion5,
   },
 ]
 

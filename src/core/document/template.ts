@@ -3,7 +3,7 @@ import { calibrateSchema } from '../calibrate'
 import { axisSettingsSchema, controllerSchema, type AxisSettings } from '../controller'
 import { electricalSchema } from '../electrical'
 import { PLAIN_CARD, type BenchCard } from '../gcode'
-import { axisSchema, motionSchema, type Axis } from '../motion'
+import { axisSchema, motionSchema, type Axis, type Drivers } from '../motion'
 import { opticsSchema } from '../optics'
 import { safetySchema } from '../safety'
 import { planSchema } from '../schedule'
@@ -11,7 +11,8 @@ import { BENCH_VERSION, type Bench } from './bench'
 
 /** What an axis starts from: guesses with honest ranges, travel not entered. */
 export function axisTemplate(letter: Axis['letter'], order: number): Axis {
-  return templateOf(axisSchema, { order, letter, drive: guessedChoice(letter === 'Z' ? 'screw' : 'belt') })
+  const drivers: Axis['drivers'] = { ...guessedChoice<Drivers>('each'), doubt: { kind: 'alternatives', others: ['parallel'] } }
+  return templateOf(axisSchema, { order, letter, drivers, drive: guessedChoice(letter === 'Z' ? 'screw' : 'belt') })
 }
 
 /** What nobody has read of a machine's settings yet. */
@@ -38,6 +39,7 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
       kinematics: guessedChoice('axes'),
       axes: { x: axisTemplate('X', 1), y: axisTemplate('Y', 2) },
       mirrors: templateOf(motionSchema.shape.mirrors, { last: guessedChoice('y') }),
+      frame: templateOf(motionSchema.shape.frame, { guides: guessedChoice('wheels') }),
     }),
     controller: templateOf(controllerSchema, {
       axes: { x: axisSettingsTemplate(), y: axisSettingsTemplate() },
@@ -51,6 +53,7 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
     safety: templateOf(safetySchema),
     plan: templateOf(planSchema, {
       build: guessedChoice('new'),
+      goals: templateOf(planSchema.shape.goals, { rotary: guessedChoice('no'), portable: guessedChoice('no') }),
       fits: templateOf(planSchema.shape.fits, { making: guessedChoice('printed') }),
       free: freeEvenings(),
       quiet: { from: '20:00', to: '08:00' },

@@ -10,6 +10,14 @@ export const DRIVES = {
 } as const
 export type Drive = keyof typeof DRIVES
 
+/** How two motors of one axis are driven. */
+export const DRIVERS = {
+  each: 'a driver each',
+  parallel: 'one driver for both, in parallel',
+  series: 'one driver for both, in series',
+} as const
+export type Drivers = keyof typeof DRIVERS
+
 /** Facts of one axis. All kinds of drive keep their facts side by side, so that changing the kind loses nothing. */
 export const axisSchema = z.strictObject({
   order: z.number(),
@@ -28,6 +36,15 @@ export const axisSchema = z.strictObject({
     max: 2,
     whole: true,
     assume: { value: 1, halfWidth: 0 },
+  }),
+  drivers: choice({ label: 'Two motors have', options: DRIVERS }),
+  driverCurrent: fact({
+    label: 'Current that the shared driver gives',
+    quantity: 'current',
+    min: 0.01,
+    max: 40,
+    assume: { value: 1.5, halfWidth: 0.5, unit: 'A' },
+    how: 'As it is set on the driver; in parallel each motor gets half of it.',
   }),
   drive: choice({ label: 'Drive', options: DRIVES }),
   fullSteps: fact({

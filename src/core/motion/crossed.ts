@@ -24,6 +24,25 @@ export function headFor({ a, b }: { readonly a: number; readonly b: number }): {
   return { x: (a + b) / 2, y: (a - b) / 2 }
 }
 
+/** How hard each belt pulls while the head is pushed one way, as a share of that push; below 0 its other run is the tight one. */
+export interface BeltPull {
+  readonly a: number
+  readonly b: number
+}
+
+/**
+ * What each belt pulls so that the head is pushed along a way with a force of 1: a = (x + y)/2, b = (x − y)/2.
+ * @param way Any direction; its length does not matter. @returns Nothing pulls where it has none.
+ * Source: virtual work over a = x + y, b = x − y.
+ * @example pullsFor({ x: 1, y: 1 }) // { a: 0.707, b: 0 }: at 45° one motor does all
+ */
+export function pullsFor(way: { readonly x: number; readonly y: number }): BeltPull {
+  const length = Math.hypot(way.x, way.y)
+  if (!(length > 0)) return { a: 0, b: 0 }
+  const { a, b } = motorsFor({ x: way.x / length, y: way.y / length })
+  return { a: a / 2, b: b / 2 }
+}
+
 const VECTOR: Readonly<Record<Way, readonly [number, number]>> = {
   '+x': [1, 0],
   '-x': [-1, 0],

@@ -6,6 +6,7 @@ import type { Axis } from './axisSlice'
 import type { MotionBench } from './slice'
 import { tensionFromTone, toneForTension } from './tension'
 import {
+  behindDriver,
   cornerSpeedOfWinding,
   microstepTorque,
   torqueAt,
@@ -24,9 +25,17 @@ function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
 }
 
 function windingOf(view: View<MotionBench>, id: string): Winding {
-  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps } = axisOf(view, id)
+  const axis = axisOf(view, id)
+  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps, motors } = axis
   const voltage = view.bench.motion.motorVoltage
-  return { holdingTorque, ratedCurrent, resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
+  const own = { holdingTorque, ratedCurrent, resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
+  if (motors !== 2 || axis.drivers === 'each') return own
+  return behindDriver(own, { drivers: axis.drivers, driverCurrent: axis.driverCurrent })
+}
+
+/** Crossed belts: at 45° one motor does all, at √2 times the speed of the path. */
+function isCrossed(view: View<MotionBench>): boolean {
+  return view.bench.motion.kinematics === 'crossed'
 }
 
 export const travelPerRotorTurn = figure({
@@ -46,24 +55,29 @@ export const windingSpeed = figure({
   quantity: 'speed',
   formula: 'v_c = \\dfrac{\\omega_c}{2\\pi}\\cdot \\v{L_r},\\quad V^2 = (IR + K\\omega_c)^2 + (p\\,\\omega_c L I)^2',
   symbols: { L_r: '=motion.travelPerRotorTurn|{0}' },
-  source: 'Phasor balance of one phase, K = T/(√2·I), p = full steps / 4.',
+  source:
+    'Phasor balance of one phase, K = T/(√2·I), p = full steps / 4; two motors on one driver share its current or its voltage; with crossed belts the path is slower by √2.',
   doubt: 'nudge',
   work: (view, axisId: string): number =>
-    (cornerSpeedOfWinding(windingOf(view, axisId)) / (2 * Math.PI)) * view.figure(travelPerRotorTurn, axisId),
+    ((cornerSpeedOfWinding(windingOf(view, axisId)) / (2 * Math.PI)) * view.figure(travelPerRotorTurn, axisId)) /
+    (isCrossed(view) ? Math.SQRT2 : 1),
 })
 
 export const neededTorque = figure({
   id: 'motion.neededTorque',
   label: 'Torque to speed up',
   quantity: 'torque',
-  formula: 'T = \\dfrac{(m a + F)\\, r}{n} + J \\dfrac{a}{r},\\quad r = L_r/2\\pi',
+  formula:
+    'T = \\dfrac{(m a + F)\\, r}{n} + J \\dfrac{a}{r} \\quad\\text{or}\\quad T = \\dfrac{(m a + F)\\, r}{\\sqrt2} + \\sqrt2\\, J \\dfrac{a}{r},\\quad r = L_r/2\\pi',
+  forms: { by: 'motion.kinematics', of: { crossed: 1 } },
   symbols: {},
-  source: "Newton's second law; one motor's share.",
+  source: "Newton's second law; one motor's share; with crossed belts on a path at 45°, where one motor does all.",
   doubt: 'nudge',
   work(view, axisId: string): number {
     const { movingMass, friction, acceleration, rotorInertia, motors } = axisOf(view, axisId)
     const travelPerRotorTurnMm = view.figure(travelPerRotorTurn, axisId)
-    return torqueNeeded({ mass: movingMass, friction, acceleration, rotorInertia, motors, travelPerRotorTurnMm })
+    const load = { mass: movingMass, friction, acceleration, rotorInertia, motors, travelPerRotorTurnMm }
+    return torqueNeeded({ ...load, crossed: isCrossed(view) })
   },
 })
 
@@ -77,7 +91,8 @@ export const torqueAtWanted = figure({
   source: 'Constant power above the corner speed (common practice); a motor’s own curve is better.',
   doubt: 'nudge',
   work(view, axisId: string): number {
-    const rotorTurns = view.bench.motion.wantedSpeed / view.figure(travelPerRotorTurn, axisId)
+    const belt = view.bench.motion.wantedSpeed * (isCrossed(view) ? Math.SQRT2 : 1)
+    const rotorTurns = belt / view.figure(travelPerRotorTurn, axisId)
     return torqueAt(windingOf(view, axisId), 2 * Math.PI * rotorTurns)
   },
 })
@@ -93,7 +108,8 @@ export const torqueOverSpeed = figure({
   work(view, axisId: string): TorqueCurve {
     const widest =
       1.25 * Math.max(view.bench.motion.wantedSpeed, view.figure(topSpeed, axisId), view.figure(windingSpeed, axisId))
-    return torqueCurve(windingOf(view, axisId), view.figure(travelPerRotorTurn, axisId), widest)
+    const travel = view.figure(travelPerRotorTurn, axisId) / (isCrossed(view) ? Math.SQRT2 : 1)
+    return torqueCurve(windingOf(view, axisId), travel, widest)
   },
 })
 

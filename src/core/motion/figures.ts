@@ -145,11 +145,16 @@ export const topSpeed = figure({
   id: 'motion.topSpeedByStepRate',
   label: 'Top speed by step rate',
   quantity: 'speed',
-  formula: 'v = \\dfrac{\\v{f}}{\\v{s}}',
+  formula: 'v = \\dfrac{\\v{f}}{\\v{s}} \\quad\\text{or}\\quad v = \\dfrac{\\v{f}}{\\sqrt2\\cdot \\v{s}}',
+  forms: { by: 'motion.kinematics', of: { crossed: 1 } },
   symbols: { f: 'motion.maxStepRate', s: '=motion.stepsPerMm|{0}' },
-  source: 'By definition: steps a second over steps per millimetre.',
+  source:
+    'By definition: steps a second over steps per millimetre; with crossed belts one motor runs √2 as fast as a path at 45°.',
   doubt: 'nudge',
-  work: (view, axisId: string): number => speedByStepRate(view.bench.motion.maxStepRate, view.figure(steps, axisId)),
+  work(view, axisId: string): number {
+    const along = speedByStepRate(view.bench.motion.maxStepRate, view.figure(steps, axisId))
+    return view.bench.motion.kinematics === 'crossed' ? along / Math.SQRT2 : along
+  },
 })
 
 export const speedReserve = figure({

@@ -1,5 +1,6 @@
 export * from './axisSlice'
 export * from './beltRoute'
+export * from './correctionFigures'
 export * from './crossed'
 export * from './drive'
 export * from './driveFigures'

@@ -13,6 +13,10 @@ export const KINEMATICS = {
 } as const
 export type Kinematics = keyof typeof KINEMATICS
 
+/** What the carriage and the gantry run on. */
+export const GUIDES = { wheels: 'wheels on the bars', rails: 'rails with blocks', shafts: 'round shafts in bearings' } as const
+export type Guides = keyof typeof GUIDES
+
 const WAYS = { '+x': 'right', '-x': 'left', '+y': 'back', '-y': 'front' } as const
 
 /** One height of the bed, read at a place. */
@@ -224,6 +228,30 @@ export const motionSchema = z.strictObject({
       min: 5,
       max: 500,
       assume: { value: 70, halfWidth: 20, unit: 'mm' },
+    }),
+    guides: choice({ label: 'Carriage and gantry run on', options: GUIDES }),
+    guideOver: fact({
+      label: 'Rail or shaft beyond the carriage at each end',
+      quantity: 'length',
+      min: 0,
+      max: 300,
+      assume: { value: 10, halfWidth: 5, unit: 'mm' },
+      how: 'Room for end stops or for the holders of a shaft.',
+    }),
+    plateThickness: fact({
+      label: 'Thickness of the plates',
+      quantity: 'length',
+      min: 0.5,
+      max: 50,
+      assume: { value: 5, halfWidth: 1, unit: 'mm' },
+    }),
+    endHeight: fact({
+      label: 'Height of the gantry’s end plates',
+      quantity: 'length',
+      min: 10,
+      max: 500,
+      assume: { value: 90, halfWidth: 20, unit: 'mm' },
+      how: 'From the lower wheels or blocks to the top of the gantry’s beam.',
     }),
   }),
 })

@@ -16,6 +16,35 @@ export interface Winding {
   readonly fullSteps: number
 }
 
+/** How two motors share a driver; `each` has its own. */
+export interface SharedDriver {
+  readonly drivers: 'each' | 'parallel' | 'series'
+  /** Current that a shared driver gives, A; more than 0. */
+  readonly driverCurrent: number
+}
+
+/**
+ * One motor of two as it stands behind its driver. In parallel both split the driver's current, so each may get less
+ * than it is made for; in series both carry it, and each sees half of the supply.
+ * @returns The motor with the current it gets, its torque in proportion, and the supply it sees.
+ * @throws {RangeError} for a current that is not more than 0.
+ * Valid: two like motors on one load, below saturation, where torque follows current. Source: Kirchhoff's laws; torque
+ * constant of a stepper.
+ * @example behindDriver(w, { drivers: 'parallel', driverCurrent: 1.5 }) // of a 1.5 A motor: half the current and torque
+ */
+export function behindDriver(winding: Winding, { drivers, driverCurrent }: SharedDriver): Winding {
+  if (drivers === 'each') return winding
+  requireInRange('driverCurrent', driverCurrent, Number.MIN_VALUE, Number.MAX_VALUE, 'A')
+  const own = drivers === 'parallel' ? driverCurrent / 2 : driverCurrent
+  const share = Math.min(1, own / winding.ratedCurrent)
+  return {
+    ...winding,
+    ratedCurrent: winding.ratedCurrent * share,
+    holdingTorque: winding.holdingTorque * share,
+    voltage: drivers === 'series' ? winding.voltage / 2 : winding.voltage,
+  }
+}
+
 /**
  * Speed from which the supply no longer drives the rated current through the winding:
  * V² = (I·R + K·ω)² + (p·ω·L·I)², with K = T/(√2·I) and p rotor teeth = full steps / 4.
@@ -92,20 +121,26 @@ export interface AxisLoad {
   readonly rotorInertia: number
   /** Motors that share it; 1 or 2. */
   readonly motors: number
+  /** Crossed belts, on the path that asks most of a motor: 45°, where one does all at √2 times the path's speed. */
+  readonly crossed?: boolean
 }
 
 /**
- * Torque that one motor must give to speed an axis up: (m·a + F)·r/n + J·α, r = travel a rotor turn / 2π, α = a/r.
+ * Torque that one motor must give to speed an axis up: (m·a + F)·r/n + J·α, r = travel a rotor turn / 2π, α = a/r;
+ * for crossed belts (m·a + F)·r/√2 + √2·J·α.
  * @returns N·m.
  * @throws {RangeError} naming the value and its range.
- * Valid: stiff drive, efficiency 1. Source: Newton's second law for translation and rotation.
+ * Valid: stiff drive, efficiency 1. Source: Newton's second law for translation and rotation; virtual work
+ * for crossed belts.
  */
 export function torqueNeeded({ mass, friction, acceleration, ...rest }: AxisLoad): number {
-  const { travelPerRotorTurnMm, rotorInertia, motors } = rest
+  const { travelPerRotorTurnMm, rotorInertia, motors, crossed = false } = rest
   requireInRange('travelPerRotorTurnMm', travelPerRotorTurnMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')
   requireInRange('motors', motors, 1, 2)
   const r = travelPerRotorTurnMm / 1000 / (2 * Math.PI)
   const a = acceleration / 1000
+  // Virtual work at 45°: the motor's belt goes √2 as far as the head, and so pulls with 1/√2 of its force.
+  if (crossed) return ((mass * a + friction) * r) / Math.SQRT2 + (rotorInertia * a * Math.SQRT2) / r
   return ((mass * a + friction) * r) / motors + (rotorInertia * a) / r
 }
 

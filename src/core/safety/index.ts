@@ -1,4 +1,5 @@
 export * from './exposure'
 export * from './figures'
+export * from './materials'
 export * from './slice'
 export * from './verdicts'

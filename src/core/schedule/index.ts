@@ -1,4 +1,7 @@
 export * from './calendar'
+export * from './costFigures'
+export * from './cutFigures'
+export * from './cutList'
 export * from './figures'
 export * from './fromPlan'
 export * from './ics'

@@ -1,9 +1,16 @@
 import { z } from 'zod'
 import { choice, fact } from '../bench'
 import { INTO, THREAD_NAMES, type Into } from '../fasteners'
+import { MATERIAL_IDS } from '../safety'
 
 /** What is built. */
 export const BUILDS = { new: 'from single parts', kit: 'from a kit', retrofit: 'onto a machine that is there' } as const
+
+const YES_NO = { no: 'no', yes: 'yes' } as const
+
+/** Stock that the machine itself asks for, and that a part of the list may stand for. */
+export const STOCKS = ['bars', 'guides'] as const
+export type Stock = (typeof STOCKS)[number]
 
 /** Where a part stands. */
 export const PART_STATES = ['needed', 'ordered', 'here'] as const
@@ -25,6 +32,8 @@ export const partSchema = z.strictObject({
   price: z.number().min(0).max(1e6),
   /** Day it is expected; empty where nobody knows. */
   arrives: day,
+  /** The stock of the cut plan that it is; empty for anything else. */
+  covers: z.enum(['', ...STOCKS]),
 })
 
 /** Screws that hold something together. */
@@ -64,9 +73,44 @@ export const taskSchema = z.strictObject({
 const freeDay = z.strictObject({ from: clock, to: clock })
 export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
 
-/** The plan: what is built, from what, joined how, in which order, when. */
+const wanted = (label: string, how?: string) =>
+  fact({ label, quantity: 'length', min: 0.1, max: 4000, exact: true, ...(how === undefined ? {} : { how }) })
+
+/** What the machine is for. */
+const goalsSchema = z.strictObject({
+  workWidth: wanted('Width of the largest work', 'Along X.'),
+  workDepth: wanted('Depth of the largest work', 'Along Y.'),
+  workHeight: wanted('Height of the thickest work', 'With what holds it, from the bed to its top.'),
+  rotary: choice({ label: 'Round things are turned', options: YES_NO }),
+  portable: choice({ label: 'It is carried to where it burns', options: YES_NO }),
+  budget: fact({
+    label: 'What it may cost',
+    quantity: 'money',
+    min: 0,
+    max: 1e6,
+    exact: true,
+    how: 'All of it, in your own money.',
+  }),
+  materials: z.partialRecord(z.enum(MATERIAL_IDS), z.literal(true)),
+})
+
+const stockLength = () =>
+  fact({
+    label: 'Length of the stock',
+    quantity: 'length',
+    min: 50,
+    max: 12_000,
+    assume: { value: 1000, halfWidth: 0, unit: 'mm' },
+  })
+const trimmed = (value: number) =>
+  fact({ label: 'Cut off the first end', quantity: 'length', min: 0, max: 200, assume: { value, halfWidth: 0, unit: 'mm' } })
+const sawCut = (value: number) =>
+  fact({ label: 'Width of the saw cut', quantity: 'length', min: 0, max: 20, assume: { value, halfWidth: 0.5, unit: 'mm' } })
+
+/** The plan: what is built, for what, from what, joined how, in which order, when. */
 export const planSchema = z.strictObject({
   build: choice({ label: 'What is built', options: BUILDS }),
+  goals: goalsSchema,
   readyPrice: fact({
     label: 'Price of a ready-made machine',
     quantity: 'money',
@@ -75,27 +119,9 @@ export const planSchema = z.strictObject({
     how: 'What you would pay for one that does the same; in your own money.',
   }),
   stock: z.strictObject({
-    length: fact({
-      label: 'Length of the stock bars',
-      quantity: 'length',
-      min: 50,
-      max: 12_000,
-      assume: { value: 1000, halfWidth: 0, unit: 'mm' },
-    }),
-    trim: fact({
-      label: 'Cut off the first end',
-      quantity: 'length',
-      min: 0,
-      max: 200,
-      assume: { value: 5, halfWidth: 0, unit: 'mm' },
-    }),
-    kerf: fact({
-      label: 'Width of the saw cut',
-      quantity: 'length',
-      min: 0,
-      max: 20,
-      assume: { value: 2.5, halfWidth: 0.5, unit: 'mm' },
-    }),
+    length: stockLength(),
+    trim: trimmed(5),
+    kerf: sawCut(2.5),
     leaveLong: fact({
       label: 'Leave long',
       quantity: 'length',
@@ -105,6 +131,8 @@ export const planSchema = z.strictObject({
       how: 'A little more than needed, to creep up on it with file or mill.',
     }),
   }),
+  /** Rails or shafts, cut with a disc. */
+  guideStock: z.strictObject({ length: stockLength(), trim: trimmed(0), kerf: sawCut(1.5) }),
   fits: z.strictObject({
     shaft: fact({ label: 'Shaft', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers at three places.' }),
     bush: fact({ label: 'Outside of the bush', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers.' }),

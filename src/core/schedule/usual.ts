@@ -77,7 +77,38 @@ export function wayBack(): readonly UsualTask[] {
   return WAY_BACK
 }
 
-/** The usual tasks of building a machine with some kinematics. */
-export function usualTasks(kinematics: Kinematics | null): readonly UsualTask[] {
-  return kinematics === 'retrofit' ? RETROFIT : [...FRAME, ...GANTRY, ...BOX, ...LAST]
+/** A mirror head stands over its field; nothing of it runs on rails (common practice). */
+const MIRRORS: readonly UsualTask[] = [
+  task('column', 'Stand the column and its arm', 'Height over the bed within 1 mm of the plan, arm level', 60),
+  task('mirrors', 'Fit both mirrors and their motors', 'Each turns freely; both in line with the beam at rest', 60, ['column']),
+  task('wire', 'Wire motors, driver and diode', 'Supply off; earth continuous', 90, ['mirrors']),
+]
+
+const ROTARY = task('rotary', 'Fit the rotary, set its steps', 'One turn of the work brings the mark back on itself', 60, [
+  'wire',
+])
+const CARRY = task(
+  'carry',
+  'Fit handles, and a latch that holds the lid',
+  'Carried and set down, both diagonals are still alike',
+  45,
+  ['wire'],
+)
+
+/** What is wanted of the machine besides its kinematics. */
+export interface Wanted {
+  readonly rotary?: boolean
+  readonly portable?: boolean
+}
+
+/** The usual tasks of building a machine with some kinematics, for what it is wanted for. */
+export function usualTasks(
+  kinematics: Kinematics | null,
+  { rotary = false, portable = false }: Wanted = {},
+): readonly UsualTask[] {
+  if (kinematics === 'retrofit') return RETROFIT
+  const built = kinematics === 'mirrors' ? MIRRORS : [...FRAME, ...GANTRY]
+  const more = [...(rotary && kinematics !== 'mirrors' ? [ROTARY] : []), ...(portable ? [CARRY] : [])]
+  const last = LAST.map((it) => (it.key === 'commission' ? { ...it, needs: [...it.needs, ...more.map(({ key }) => key)] } : it))
+  return [...built, ...BOX, ...more, ...last]
 }

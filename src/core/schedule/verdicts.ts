@@ -1,5 +1,8 @@
 import type { VerdictDef } from '../bench'
-import { orderedMargin, toSpend, unordered } from './figures'
+import { MATERIALS, neverBurn, underCondition } from '../safety'
+import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigures'
+import { barsNeeded, guidesNeeded, stockLeft } from './cutFigures'
+import { materialsMargin, reachMargin } from './figures'
 
 export const everythingOrdered: VerdictDef = {
   id: 'plan.everythingOrdered',
@@ -16,4 +19,98 @@ export const everythingOrdered: VerdictDef = {
         },
 }
 
-export const planVerdicts = [everythingOrdered] as const
+const GOAL_OF: Readonly<Record<string, string>> = { X: 'workWidth', Y: 'workDepth', Z: 'workHeight' }
+
+/** A centimetre beyond the work is good, for approach and clamps; less than the work is a stop (common practice). */
+export const workFits: VerdictDef = {
+  id: 'plan.workFits',
+  stage: 'plan',
+  margin: reachMargin,
+  goodFrom: 10,
+  stopBelow: 0,
+  say: ({ mark, args, figure, fact }) => {
+    const letter = args[0] ?? 'X'
+    const path = `plan.goals.${GOAL_OF[letter] ?? ''}`
+    const [left, work] = [figure(reachMargin, letter), fact(path)]
+    const next = { words: 'See the largest work', path }
+    switch (mark) {
+      case 'good':
+        return { head: `${letter} reaches the largest work`, why: `${left} beyond its ${work}.` }
+      case 'look':
+        return {
+          head: `${letter} just reaches the largest work`,
+          why: `${left} beyond its ${work}: little to approach and clamp.`,
+          next,
+        }
+      case 'stop':
+        return {
+          head: `${letter} does not reach the largest work`,
+          why: `${left} against its ${work}. More travel, or smaller work.`,
+          next,
+        }
+      case 'unknown':
+        return { head: `${letter} reaches the largest work?`, why: `Not known yet: ${left} beyond its ${work}.`, next }
+    }
+  },
+}
+
+export const withinBudget: VerdictDef = {
+  id: 'plan.withinBudget',
+  stage: 'plan',
+  margin: budgetLeft,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, figure, fact }) => {
+    const sum = `${figure(spent)} spent and ${figure(toSpend)} to spend, of ${fact('plan.goals.budget')}`
+    return mark === 'good'
+      ? { head: 'Within what it may cost', why: `${sum}; ${figure(budgetLeft)} is left.` }
+      : { head: 'It costs more than it may', why: `${sum}.`, next: { words: 'See what it may cost', path: 'plan.goals.budget' } }
+  },
+}
+
+/** A material that must never be burnt is a stop; one under a condition is named. */
+export const materialsBurn: VerdictDef = {
+  id: 'plan.materialsBurn',
+  stage: 'plan',
+  margin: materialsMargin,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, keys }) => {
+    const ids = keys('plan.goals.materials')
+    const named = (of: readonly (keyof typeof MATERIALS)[]): string =>
+      of.map((id) => `${MATERIALS[id].name}: ${MATERIALS[id].why}`).join('; ')
+    if (mark === 'stop') {
+      return {
+        head: 'Never burn this',
+        why: `${named(neverBurn(ids))}. Take it off the list of what is burnt, and out of the shed’s scrap box.`,
+      }
+    }
+    const conditions = underCondition(ids)
+    return {
+      head: 'None of the materials is one never to burn',
+      why:
+        conditions.length === 0
+          ? 'What is not on the list is not known, and is not burnt.'
+          : `With a condition: ${named(conditions)}.`,
+    }
+  },
+}
+
+const STOCK_WORDS = { bars: 'bars', guides: 'rails or shafts' } as const
+
+export const stockEnough: VerdictDef = {
+  id: 'plan.stockEnough',
+  stage: 'plan',
+  margin: stockLeft,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, args, figure, margin }) => {
+    const stock = args[0] === 'guides' ? 'guides' : 'bars'
+    const needed = figure(stock === 'bars' ? barsNeeded : guidesNeeded)
+    return mark === 'good'
+      ? { head: `Enough ${STOCK_WORDS[stock]} are listed`, why: `The machine needs ${needed}.` }
+      : { head: `Too few ${STOCK_WORDS[stock]} are listed`, why: `The machine needs ${needed}; the list is ${-margin} short.` }
+  },
+}
+
+export const planVerdicts = { everythingOrdered, workFits, withinBudget, materialsBurn, stockEnough } as const

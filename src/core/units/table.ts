@@ -39,6 +39,7 @@ export type Quantity =
   | 'count'
   | 'divisor'
   | 'money'
+  | 'moneyRate'
 
 const inch = 25.4
 const pound = 0.45359237
@@ -112,6 +113,8 @@ export const UNITS = {
   count: { symbol: '', quantity: 'count', scale: 1 },
   divisor: { symbol: '', quantity: 'divisor', scale: 1 },
   money: { symbol: '', quantity: 'money', scale: 1 },
+  perS: { symbol: '/s', quantity: 'moneyRate', scale: 1 },
+  perH: { symbol: '/h', quantity: 'moneyRate', scale: 1 / 3600, words: ['/h', 'per hour'] },
 } as const satisfies Record<string, UnitDef>
 
 export type UnitId = keyof typeof UNITS
@@ -154,15 +157,17 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   count: 'count',
   divisor: 'divisor',
   money: 'money',
+  moneyRate: 'perS',
 }
 
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
-  metric: { angle: 'deg', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m' },
+  metric: { angle: 'deg', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
   inch: {
     angle: 'deg',
     inertia: 'gcm2',
     massPerLength: 'g/m',
+    moneyRate: 'perH',
     length: 'in',
     speed: 'in/s',
     acceleration: 'in/s2',

@@ -1,10 +1,18 @@
 import { useRef, useState } from 'react'
 import { PART_STATES, type PlanPart } from '../../core/schedule'
 import type { Finding } from '../../core/units'
-import { addRow, editRow, partsFromCsv, partsToCsv, removeRow, useBenchStore } from '../../state'
+import { addMachineParts, addRow, editRow, machineParts, partsFromCsv, partsToCsv, removeRow, useBenchStore } from '../../state'
 import { download, Findings, Panel, PlainField } from '../../ui'
 
-const NEW_PART: Omit<PlanPart, 'order'> = { name: 'A new part', where: '', count: 1, state: 'needed', price: 0, arrives: '' }
+const NEW_PART: Omit<PlanPart, 'order'> = {
+  name: 'A new part',
+  where: '',
+  count: 1,
+  state: 'needed',
+  price: 0,
+  arrives: '',
+  covers: '',
+}
 
 /** Everything that is bought: how many, where it goes, whether it is here, what it costs. */
 export function PartsList() {
@@ -13,6 +21,7 @@ export function PartsList() {
   const input = useRef<HTMLInputElement>(null)
   if (bench === null) return null
   const parts = Object.entries(bench.plan.parts).sort(([, p], [, q]) => p.order - q.order)
+  const wanted = machineParts(bench)
   return (
     <Panel title="Parts">
       <ul className="m-0 list-none p-0">
@@ -26,6 +35,9 @@ export function PartsList() {
       <div className="no-print mt-2 flex flex-wrap gap-2">
         <button type="button" className="button" onClick={() => addRow('parts', NEW_PART, 'a part')}>
           Add a part
+        </button>
+        <button type="button" className="button" disabled={wanted.length === 0} onClick={() => addMachineParts(wanted)}>
+          Take what the machine asks for
         </button>
         <button type="button" className="button" onClick={() => input.current?.click()}>
           Parts from CSV

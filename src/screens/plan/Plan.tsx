@@ -1,22 +1,13 @@
 import { worstFirst } from '../../core/bench'
-import { crossedBeltLength } from '../../core/motion'
-import {
-  barLength,
-  barsNeeded,
-  beltToOrder,
-  openWork,
-  pressedHole,
-  runningHole,
-  saved,
-  spent,
-  toSpend,
-} from '../../core/schedule'
-import { scanIds, useBenchStore, useSession, useVerdicts, type PlanPartName } from '../../state'
+import { breakEven, cutListOf, openWork, ownHours, pressedHole, runningHole, saved, spent, toSpend } from '../../core/schedule'
+import { useBenchStore, useSession, useVerdicts, type PlanPartName } from '../../state'
 import { Consequences, FactField, FigureRow, Panel, Parts, Records, Sentence, Sheet, VerdictRow, ChoiceField } from '../../ui'
 import { AtTheBench } from './AtTheBench'
 import { CutPlate } from './CutPlate'
 import { Fasteners, FastenerPlate } from './Fasteners'
 import { Fits } from './Fits'
+import { Goals } from './Goals'
+import { Lengths } from './Lengths'
 import { PartsList } from './PartsList'
 import { SchedulePlate } from './SchedulePlate'
 import { SetUp } from './SetUp'
@@ -27,7 +18,7 @@ const PARTS: readonly { readonly id: PlanPartName; readonly name: string; readon
   {
     id: 'parts',
     name: 'Parts and cuts',
-    about: 'The bars that the machine itself asks for, cut from stock; and everything else.',
+    about: 'Bars, rails, plates and belts that the machine itself asks for, cut from stock; and everything else.',
   },
   { id: 'fasteners', name: 'Fasteners', about: 'What each joint takes, and which joints the screws in the bag belong to.' },
   { id: 'bench', name: 'At the bench', about: 'One step after the other, each with the check that closes it.' },
@@ -64,6 +55,7 @@ export function Plan() {
             <>
               <Stock />
               <PartsList />
+              <Goals />
             </>
           )}
           {part === 'fasteners' && (
@@ -79,42 +71,33 @@ export function Plan() {
   )
 }
 
-/** Lengths that the machine itself asks for: bars, and belts where it has them. */
-function WorkedLengths() {
-  const bench = useBenchStore((it) => it.bench)
-  if (bench === null) return null
-  const ids = scanIds(bench)
-  const crossed = bench.motion.kinematics.chosen === 'crossed'
-  const belted = (id: string): boolean => ['belt', 'reducedBelt'].includes(bench.motion.axes[id]?.drive.chosen ?? '')
-  return (
-    <Panel title="Worked, lengths">
-      <FigureRow def={barsNeeded} args={[]} />
-      <FigureRow def={barLength} args={['front']} label="Front and back bar, gantry beam" />
-      <FigureRow def={barLength} args={['side']} label="Side bar" />
-      {crossed && <FigureRow def={crossedBeltLength} args={['a']} label="Each crossed belt, clamp to clamp" />}
-      {!crossed && belted(ids.x) && <FigureRow def={beltToOrder} args={[ids.x]} label="Belt along X" />}
-      {!crossed && belted(ids.y) && (
-        <FigureRow
-          def={beltToOrder}
-          args={[ids.y]}
-          label={bench.motion.axes[ids.y]?.motors.value === 2 ? 'Each belt along Y, two of them' : 'Belt along Y'}
-        />
-      )}
-    </Panel>
-  )
-}
-
 function Stock() {
+  const frame = useBenchStore((it) => it.bench?.motion.frame)
+  const kinematics = useBenchStore((it) => it.bench?.motion.kinematics.chosen ?? null)
+  const list = cutListOf(kinematics, frame?.guides.chosen ?? null)
   return (
-    <Panel title="Given, the bars">
+    <Panel title="Given, the stock">
+      {list.bars.length > 0 && (
+        <Sentence>
+          Bars are cut from stock of <FactField path="plan.stock.length" />; <FactField path="plan.stock.trim" /> comes off the
+          first end, a cut takes <FactField path="plan.stock.kerf" />. Leave each <FactField path="plan.stock.leaveLong" /> long
+          and creep up on it. Carriage and gantry run on <ChoiceField path="motion.frame.guides" />
+          {list.guides.length > 0 && (
+            <>
+              , which stand <FactField path="motion.frame.guideOver" /> over at each end; they are cut from{' '}
+              <FactField path="plan.guideStock.length" />, <FactField path="plan.guideStock.trim" /> off the first end,{' '}
+              <FactField path="plan.guideStock.kerf" /> a cut
+            </>
+          )}
+          . The gantry’s end plates are <FactField path="motion.frame.endHeight" /> high.
+        </Sentence>
+      )}
       <Sentence>
-        Bars are cut from stock of <FactField path="plan.stock.length" />; <FactField path="plan.stock.trim" /> comes off the
-        first end, a cut takes <FactField path="plan.stock.kerf" />. Leave each <FactField path="plan.stock.leaveLong" /> long and
-        creep up on it. It is built <ChoiceField path="plan.build" />; a ready-made one would cost{' '}
-        <FactField path="plan.readyPrice" />.
+        Plates are <FactField path="motion.frame.plateThickness" /> thick.
       </Sentence>
       <p className="mt-1 max-w-[46rem] text-[13px] text-second">
-        A saw and a drill throw chips and catch sleeves: eye and ear protection, the bar clamped, no gloves at turning parts.
+        A saw, a cutting disc and a drill throw chips and sparks and catch sleeves: eye and ear protection, the work clamped, no
+        gloves at turning parts. A hardened shaft shatters under a hacksaw and is cut with a disc, behind a guard.
       </p>
     </Panel>
   )
@@ -130,8 +113,10 @@ function Side({ part }: { readonly part: PlanPartName }) {
         <FigureRow def={spent} args={[]} />
         <FigureRow def={toSpend} args={[]} />
         <FigureRow def={saved} args={[]} note="own hours are not counted as money" />
+        <FigureRow def={ownHours} args={[]} />
+        <FigureRow def={breakEven} args={[]} note="at this worth of an hour, building and buying cost alike" />
       </Panel>
-      {part === 'parts' && <WorkedLengths />}
+      {part === 'parts' && <Lengths />}
       {part === 'fasteners' && (
         <Panel title="Worked, fits">
           <FigureRow def={runningHole} args={[]} />
@@ -142,7 +127,7 @@ function Side({ part }: { readonly part: PlanPartName }) {
         <Panel title="Judged">
           <ul className="m-0 list-none p-0">
             {worstFirst(verdicts).map((verdict) => (
-              <VerdictRow key={verdict.def.id} verdict={verdict} />
+              <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
             ))}
           </ul>
         </Panel>

@@ -1,9 +1,21 @@
 import { useState, type SyntheticEvent } from 'react'
+import { enterFact, type Fact } from '../../core/bench'
+import { benchFactSpec } from '../../core/document'
 import { KINEMATICS, type Kinematics } from '../../core/motion'
+import type { MaterialId } from '../../core/safety'
 import { BUILDS } from '../../core/schedule'
-import { parseQuantity } from '../../core/units'
+import type { Finding, Outcome, UnitSystem } from '../../core/units'
 import { setUp } from '../../state'
 import { Findings, Panel, useUnits } from '../../ui'
+import { MaterialBoxes } from './MaterialBoxes'
+
+/** Lengths and money as they are typed, by the key of the goal. */
+type Typed = Readonly<Record<'workWidth' | 'workDepth' | 'workHeight' | 'budget', string>>
+
+const FIRST: Readonly<Record<UnitSystem, Typed>> = {
+  metric: { workWidth: '400', workDepth: '300', workHeight: '', budget: '' },
+  inch: { workWidth: '16', workDepth: '12', workHeight: '', budget: '' },
+}
 
 /** What is to be built: the answers set an empty bench up, every guess assumed with an honest range. */
 export function SetUp() {
@@ -11,73 +23,118 @@ export function SetUp() {
   const unit = system === 'metric' ? 'mm' : 'in'
   const [kinematics, setKinematics] = useState<Kinematics>('gantry')
   const [build, setBuild] = useState<keyof typeof BUILDS>('new')
-  const [width, setWidth] = useState(system === 'metric' ? '400' : '16')
-  const [depth, setDepth] = useState(system === 'metric' ? '300' : '12')
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [typed, setTyped] = useState(FIRST[system])
+  const [materials, setMaterials] = useState<readonly MaterialId[]>(['wood'])
+  const [rotary, setRotary] = useState(false)
+  const [portable, setPortable] = useState(false)
+  const [findings, setFindings] = useState<readonly Finding[]>([])
   const submit = (event: SyntheticEvent): void => {
     event.preventDefault()
-    const [w, d] = [parseQuantity(width, 'length', unit), parseQuantity(depth, 'length', unit)]
-    const bad = [w, d].find((it) => !it.ok || !(it.value.value > 0 && it.value.value <= 4000))
-    if (!w.ok || !d.ok || bad !== undefined) {
-      setRefusal('Type the width and the depth of the largest work, above 0 and up to 4 m.')
+    const read = readGoals(typed, system)
+    if (!read.ok) {
+      setFindings(read.findings)
       return
     }
-    setRefusal(setUp({ kinematics, build, width: w.value.value, depth: d.value.value }))
+    const refusal = setUp({ kinematics, build, materials, rotary, portable, ...read.value })
+    setFindings(refusal === null ? [] : [{ code: 'refused', severity: 'error', message: refusal }])
   }
+  const field = (key: keyof Typed, label: string) => (
+    <input
+      className="input num w-20 leading-tight"
+      aria-label={label}
+      value={typed[key]}
+      placeholder={key === 'workWidth' || key === 'workDepth' ? '' : '–'}
+      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+    />
+  )
   return (
     <Panel title="What is to be built">
-      <form className="no-print mt-2 grid max-w-[40rem] gap-2 text-[15px]" onSubmit={submit}>
+      <form className="no-print mt-2 grid max-w-[46rem] gap-2 text-[15px]" onSubmit={submit}>
         <p className="leading-[2.4]">
-          A machine{' '}
-          <select
-            className="input leading-tight"
-            aria-label="How it is built"
-            value={build}
-            onChange={(event) => setBuild(event.target.value as keyof typeof BUILDS)}
-          >
-            {Object.entries(BUILDS).map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-          , moved by{' '}
-          <select
-            className="input leading-tight"
-            aria-label="How it is moved"
-            value={kinematics}
-            onChange={(event) => setKinematics(event.target.value as Kinematics)}
-          >
-            {Object.entries(KINEMATICS).map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-          , for work of up to{' '}
-          <input
-            className="input num w-20 leading-tight"
-            aria-label="Width of the largest work"
-            value={width}
-            onChange={(event) => setWidth(event.target.value)}
-          />{' '}
-          ×{' '}
-          <input
-            className="input num w-20 leading-tight"
-            aria-label="Depth of the largest work"
-            value={depth}
-            onChange={(event) => setDepth(event.target.value)}
-          />{' '}
-          <span className="num">{unit}</span>.
+          A machine <Select label="How it is built" of={BUILDS} value={build} choose={setBuild} />, moved by{' '}
+          <Select label="How it is moved" of={KINEMATICS} value={kinematics} choose={setKinematics} />, for work of up to{' '}
+          {field('workWidth', 'Width of the largest work')} × {field('workDepth', 'Depth of the largest work')}{' '}
+          <span className="num">{unit}</span>, up to {field('workHeight', 'Height of the thickest work')}{' '}
+          <span className="num">{unit}</span> thick. It may cost {field('budget', 'What it may cost')}.
         </p>
+        <p className="flex flex-wrap gap-x-6 gap-y-1">
+          <Tick label="Round things are turned under the beam" value={rotary} set={setRotary} />
+          <Tick label="It is carried to where it burns" value={portable} set={setPortable} />
+        </p>
+        <MaterialBoxes ticked={materials} change={setMaterials} />
         <p className="text-[13px] text-second">
-          Travel, drives and tasks are set from that, each assumed until you measure it. One step back undoes it.
+          Travel, axes, drives and tasks are set from that, each assumed until you measure it. One step back undoes it.
         </p>
-        {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+        <Findings findings={findings} />
         <button type="submit" className="button button-first justify-self-start">
           Set the bench up
         </button>
       </form>
     </Panel>
+  )
+}
+
+type Goals = Record<'width' | 'depth', Fact> & Record<'height' | 'budget', Fact | null>
+
+/** The goals as facts, or what is wrong with each, under its own name. */
+function readGoals(typed: Typed, system: UnitSystem): Outcome<Goals> {
+  const findings: Finding[] = []
+  const read = (key: keyof Typed): Fact | null => {
+    const spec = benchFactSpec(`plan.goals.${key}`)
+    if (spec === undefined) return null
+    const entered = enterFact({ typed: typed[key], origin: 'stated' }, spec, system)
+    if (entered.ok) return entered.value
+    findings.push(...entered.findings.map((it) => ({ ...it, message: `${spec.label}: ${it.message}` })))
+    return null
+  }
+  const optional = (key: keyof Typed): Fact | null => (typed[key].trim() === '' ? null : read(key))
+  const [width, depth] = [read('workWidth'), read('workDepth')]
+  const [height, budget] = [optional('workHeight'), optional('budget')]
+  if (width === null || depth === null || findings.length > 0) return { ok: false, findings }
+  return { ok: true, value: { width, depth, height, budget }, findings: [] }
+}
+
+function Select<K extends string>(props: {
+  readonly label: string
+  readonly of: Readonly<Record<K, string>>
+  readonly value: K
+  readonly choose: (value: K) => void
+}) {
+  const { label, of, value, choose } = props
+  return (
+    <select
+      className="input leading-tight"
+      aria-label={label}
+      value={value}
+      onChange={(event) => choose(event.target.value as K)}
+    >
+      {Object.entries<string>(of).map(([key, words]) => (
+        <option key={key} value={key}>
+          {words}
+        </option>
+      ))}
+    </select>
+  )
+}
+
+function Tick({
+  label,
+  value,
+  set,
+}: {
+  readonly label: string
+  readonly value: boolean
+  readonly set: (value: boolean) => void
+}) {
+  return (
+    <label className="flex min-h-6 items-center gap-2">
+      <input
+        type="checkbox"
+        className="h-4 w-4 accent-[var(--teal)]"
+        checked={value}
+        onChange={(event) => set(event.target.checked)}
+      />
+      {label}
+    </label>
   )
 }

@@ -1,0 +1,146 @@
+import { guessedChoice, setAt, type Choice, type Fact } from '../bench'
+import type { Drive, Guides, Kinematics } from '../motion'
+import type { MaterialId } from '../safety'
+import { usualTasks, type BUILDS, type PlanTask, type UsualTask } from '../schedule'
+import type { Bench } from './bench'
+import { axisSettingsTemplate, axisTemplate } from './template'
+
+/** What somebody wants to build, and for what; null where nothing was said. */
+export interface Wish {
+  readonly kinematics: Kinematics
+  readonly build: keyof typeof BUILDS
+  /** Of the largest work. */
+  readonly width: Fact
+  readonly depth: Fact
+  /** Of the thickest work; null: sheet, which needs no Z axis. */
+  readonly height: Fact | null
+  readonly budget: Fact | null
+  readonly materials: readonly MaterialId[]
+  readonly rotary: boolean
+  readonly portable: boolean
+}
+
+/** What the travel is wider than the largest work, mm: for the approach and the clamps (common practice). */
+const ROUND_THE_WORK = 20
+/** Room for the diameter of round work where nobody said how thick, mm (common practice). */
+const ROUND_WORK = 80
+/** Sheet up to this is followed by a gauge block; above it the head wants an axis of its own, mm (common practice). */
+const SHEET = 10
+
+/**
+ * Sets a bench up from what is wanted: goals as they were said, everything that follows from them assumed with an honest
+ * range, the usual tasks behind those that are there.
+ * @param newId Gives an id that was never used. @returns The bench as it is then; the given one is not altered.
+ * Source: common practice; every guess is marked as one.
+ */
+export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench {
+  const withZ = needsZ(wish) ? withAxisZ(bench, newId) : bench
+  const { motion, plan } = withZ
+  const axes = Object.entries(motion.axes).map(([id, axis]) => [id, axisFor(axis, wish)] as const)
+  const { kinematics, width, depth, height, budget } = wish
+  const mirrors =
+    kinematics === 'mirrors'
+      ? { ...motion.mirrors, height: assumed(2 * Math.max(sizeOf(width), sizeOf(depth)), 0.25) }
+      : motion.mirrors
+  const wide = Object.fromEntries(wish.materials.map((id) => [id, true as const]))
+  const goals = {
+    workWidth: width,
+    workDepth: depth,
+    workHeight: height ?? plan.goals.workHeight,
+    budget: budget ?? plan.goals.budget,
+    rotary: answered(wish.rotary),
+    portable: answered(wish.portable),
+    materials: wide,
+  }
+  const guides = guessedChoice<Guides>(kinematics === 'retrofit' ? 'rails' : 'wheels')
+  return withTasks(
+    {
+      ...withZ,
+      motion: {
+        ...motion,
+        kinematics: chosen(kinematics),
+        axes: Object.fromEntries(axes),
+        mirrors,
+        frame: { ...motion.frame, guides },
+      },
+      plan: { ...plan, build: chosen(wish.build), goals },
+    },
+    usualTasks(kinematics, wish),
+    newId,
+  )
+}
+
+/** Adds tasks behind those that are there, each waiting for what it is usual to wait for. */
+export function withTasks(bench: Bench, usual: readonly UsualTask[], newId: () => string): Bench {
+  const ids = new Map(usual.map((it) => [it.key, newId()]))
+  const first = Math.max(0, ...Object.values(bench.plan.tasks).map((it) => it.order))
+  const made = usual.map(({ key, needs, ...task }, i): [string, PlanTask] => [
+    ids.get(key) ?? key,
+    {
+      ...task,
+      order: first + i + 1,
+      needs: Object.fromEntries(needs.flatMap((it) => (ids.has(it) ? [[ids.get(it) ?? it, true as const]] : []))),
+      parts: {},
+      done: '',
+    },
+  ])
+  return setAt(bench, 'plan.tasks', { ...bench.plan.tasks, ...Object.fromEntries(made) })
+}
+
+function needsZ({ height, rotary, kinematics }: Wish): boolean {
+  return kinematics !== 'mirrors' && (rotary || sizeOf(height) > SHEET)
+}
+
+function withAxisZ(bench: Bench, newId: () => string): Bench {
+  if (Object.values(bench.motion.axes).some((it) => it.letter === 'Z')) return bench
+  const id = newId()
+  return setAt(setAt(bench, `motion.axes.${id}`, axisTemplate('Z', 3)), `controller.axes.${id}`, axisSettingsTemplate())
+}
+
+type Axis = Bench['motion']['axes'][string]
+
+function axisFor(axis: Axis, wish: Wish): Axis {
+  const { kinematics, width, depth, height, rotary } = wish
+  if (axis.letter === 'Z') {
+    const thick = Math.max(sizeOf(height), rotary ? ROUND_WORK : 0)
+    return { ...axis, travel: travelFor(thick) }
+  }
+  const motors = axis.letter === 'Y' && kinematics === 'gantry' ? 2 : 1
+  const work = sizeOf(axis.letter === 'X' ? width : depth)
+  return {
+    ...axis,
+    drive: kinematics === 'retrofit' ? guessedChoice<Drive>('screw') : axis.drive,
+    motors: { ...axis.motors, value: motors, typed: String(motors) },
+    // The field of two mirrors is the work itself: nothing is approached and nothing clamped inside of it.
+    travel: kinematics === 'mirrors' ? assumed(work, 0.1) : travelFor(work),
+  }
+}
+
+function travelFor(work: number): Fact {
+  const value = Math.ceil((work + ROUND_THE_WORK) / 5) * 5
+  return { value, typed: String(value), typedUnit: 'mm', origin: 'assumed', doubt: { kind: 'halfWidth', a: 10 } }
+}
+
+function assumed(value: number, share: number): Fact {
+  const rounded = Math.round(value)
+  return {
+    value: rounded,
+    typed: String(rounded),
+    typedUnit: 'mm',
+    origin: 'assumed',
+    doubt: { kind: 'halfWidth', a: rounded * share },
+  }
+}
+
+/** mm; 0 where nothing was said. */
+function sizeOf(fact: Fact | null): number {
+  return fact?.value ?? 0
+}
+
+function chosen<C extends string>(it: C): Choice<C> {
+  return { ...guessedChoice(it), origin: 'stated' }
+}
+
+function answered(yes: boolean): Choice<'yes' | 'no'> {
+  return chosen(yes ? 'yes' : 'no')
+}

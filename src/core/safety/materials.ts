@@ -1,0 +1,56 @@
+/** How a material stands to a diode's beam: as usual, with a condition, or never. */
+export type Burning = 'usual' | 'condition' | 'never'
+
+export interface Material {
+  readonly name: string
+  readonly burning: Burning
+  /** The condition, or why never. */
+  readonly why: string
+}
+
+const usual = (name: string): Material => ({ name, burning: 'usual', why: '' })
+const condition = (name: string, why: string): Material => ({ name, burning: 'condition', why })
+const never = (name: string, why: string): Material => ({ name, burning: 'never', why })
+
+/**
+ * Materials that people bring to a beam. What is not listed is not known, and what is not known is not burnt.
+ * Source: what the polymers and salts give off when they burn (common practice); no list replaces a data sheet.
+ */
+export const MATERIALS = {
+  wood: usual('wood, veneer and plywood'),
+  paper: usual('paper and card'),
+  cork: usual('cork'),
+  cotton: usual('cotton, linen and wool felt'),
+  slate: usual('slate and stone'),
+  anodised: usual('anodised aluminium'),
+  darkAcrylic: usual('dark acrylic'),
+  mdf: condition('fibreboard', 'its glue and fine soot ask for more exhaust than wood does'),
+  leather: condition('vegetable-tanned leather', 'only where the tanner says so: chrome-tanned leather looks alike'),
+  clearAcrylic: condition('clear or blue acrylic', 'a blue beam passes through it; it takes a dark coat or paper under it'),
+  glass: condition('glass with a coat', 'bare it throws the beam and cracks; the coat must cover all that is burnt'),
+  coatedSteel: condition('steel with a marking coat', 'bare and bright it throws the beam'),
+  vinyl: never('PVC, vinyl and neoprene', 'hydrogen chloride, which corrodes all'),
+  fluoropolymer: never('PTFE and other fluoropolymers', 'hydrogen fluoride, perfluoroisobutene'),
+  nitrogenPlastic: never('ABS, polyurethane foam, nylon, melamine', 'hydrogen cyanide; polyurethane gives isocyanates too'),
+  foam: never('polycarbonate and foams of PS, PE, PP', 'soot and a fast, dripping fire'),
+  fibre: never('glass-fibre laminate, carbon or glass fibre', 'brominated fume and fibres'),
+  chromeLeather: never('chrome-tanned leather', 'chromium(VI)'),
+  treatedWood: never('treated or old painted wood', 'arsenic, chromium, copper; lead'),
+  galvanised: never('galvanised, beryllium or cadmium plate', 'metal fume'),
+  celluloid: never('celluloid, batteries, sealed hollow things', 'deflagration or burst'),
+  mirror: never('mirror-bright metal and bare glass', 'the beam is thrown out of the machine'),
+  unknown: never('anything unknown', 'what it gives off is unknown'),
+} as const satisfies Record<string, Material>
+
+export type MaterialId = keyof typeof MATERIALS
+export const MATERIAL_IDS = Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]
+
+/** Those of some materials that must never be burnt, in the table's order. */
+export function neverBurn(ids: readonly string[]): readonly MaterialId[] {
+  return MATERIAL_IDS.filter((id) => ids.includes(id) && MATERIALS[id].burning === 'never')
+}
+
+/** Those that may be burnt under a condition, in the table's order. */
+export function underCondition(ids: readonly string[]): readonly MaterialId[] {
+  return MATERIAL_IDS.filter((id) => ids.includes(id) && MATERIALS[id].burning === 'condition')
+}

@@ -1,0 +1,127 @@
+import { figureOf, NotYet } from '../bench'
+import type { PlanBench } from './slice'
+
+const figure = figureOf<PlanBench>()
+
+const sumOf =
+  (states: readonly string[]) =>
+  ({
+    bench,
+  }: {
+    readonly bench: {
+      readonly plan: { readonly parts: Readonly<Record<string, { count: number; price: number; state: string }>> }
+    }
+  }): number =>
+    Object.values(bench.plan.parts)
+      .filter((it) => states.includes(it.state))
+      .reduce((sum, it) => sum + it.count * it.price, 0)
+
+export const spent = figure({
+  id: 'plan.spent',
+  label: 'Spent: ordered and here',
+  quantity: 'money',
+  formula: '\\sum n\\cdot p',
+  symbols: {},
+  source: 'The parts list.',
+  doubt: { none: 'Prices are as written.' },
+  work: sumOf(['ordered', 'here']),
+})
+
+export const toSpend = figure({
+  id: 'plan.toSpend',
+  label: 'Still to spend',
+  quantity: 'money',
+  formula: '\\sum n\\cdot p',
+  symbols: {},
+  source: 'The parts list.',
+  doubt: { none: 'Prices are as written.' },
+  work: sumOf(['needed']),
+})
+
+export const saved = figure({
+  id: 'plan.saved',
+  label: 'Less than a ready-made one by',
+  quantity: 'money',
+  formula: 's = \\v{r} - \\v{a} - \\v{b}',
+  symbols: { r: 'plan.readyPrice', a: '=plan.spent', b: '=plan.toSpend' },
+  source: 'By definition; own hours are not counted as money.',
+  doubt: { none: 'Prices are as written.' },
+  work: (view): number => view.bench.plan.readyPrice - view.figure(spent) - view.figure(toSpend),
+})
+
+export const ownHours = figure({
+  id: 'plan.ownHours',
+  label: 'Own work in all',
+  quantity: 'time',
+  show: { metric: 'h', inch: 'h' },
+  formula: '\\sum w',
+  symbols: {},
+  source: 'The tasks, done and open.',
+  doubt: { none: 'Durations are as written.' },
+  work: (view): number => Object.values(view.bench.plan.tasks).reduce((sum, it) => sum + it.workMin * 60, 0),
+})
+
+export const breakEven = figure({
+  id: 'plan.breakEven',
+  label: 'Own work pays up to',
+  quantity: 'moneyRate',
+  formula: 'b = \\dfrac{\\v{s}}{\\v{h}}',
+  symbols: { s: '=plan.saved', h: '=plan.ownHours' },
+  source: 'By definition: at this worth of an hour, building and buying cost alike.',
+  doubt: { none: 'Prices and durations are as written.' },
+  work(view): number {
+    const hours = view.figure(ownHours)
+    if (hours === 0) throw new NotYet('write the tasks down; their hours are your own work')
+    return view.figure(saved) / hours
+  },
+})
+
+export const budgetLeft = figure({
+  id: 'plan.budgetLeft',
+  label: 'Left of what it may cost',
+  quantity: 'money',
+  formula: 'm = \\v{B} - \\v{a} - \\v{b}',
+  symbols: { B: 'plan.goals.budget', a: '=plan.spent', b: '=plan.toSpend' },
+  source: 'By definition; 0 is the limit.',
+  doubt: { none: 'Prices are as written.' },
+  work: (view): number => view.bench.plan.goals.budget - view.figure(spent) - view.figure(toSpend),
+})
+
+export const unordered = figure({
+  id: 'plan.unordered',
+  label: 'Parts that nobody has ordered',
+  quantity: 'count',
+  formula: 'n = \\#\\{\\text{needed}\\}',
+  symbols: {},
+  source: 'The parts list.',
+  doubt: { none: 'A count.' },
+  work: (view): number => Object.values(view.bench.plan.parts).filter((it) => it.state === 'needed').length,
+})
+
+export const orderedMargin = figure({
+  id: 'plan.orderedMargin',
+  label: 'Parts ordered, short by',
+  quantity: 'count',
+  formula: 'm = -\\v{n}',
+  symbols: { n: '=plan.unordered' },
+  source: 'By definition; 0 is the limit.',
+  doubt: { none: 'A count.' },
+  work: (view): number => -view.figure(unordered),
+})
+
+export const openWork = figure({
+  id: 'plan.openWork',
+  label: 'Work still to do',
+  quantity: 'time',
+  show: { metric: 'h', inch: 'h' },
+  formula: '\\sum w',
+  symbols: {},
+  source: 'The tasks that are open.',
+  doubt: { none: 'Durations are as written.' },
+  work: (view): number =>
+    Object.values(view.bench.plan.tasks)
+      .filter((it) => it.done === '')
+      .reduce((sum, it) => sum + it.workMin * 60, 0),
+})
+
+export const costFigures = [spent, toSpend, saved, ownHours, breakEven, budgetLeft, unordered, orderedMargin, openWork] as const

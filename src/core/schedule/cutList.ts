@@ -1,0 +1,52 @@
+import type { Guides, Kinematics } from '../motion'
+
+/** Bars of a frame: name, how many. */
+export const BARS = {
+  front: { name: 'Front and back bar', count: 2 },
+  side: { name: 'Side bar', count: 2 },
+  gantry: { name: 'Gantry beam', count: 1 },
+} as const
+export type BarId = keyof typeof BARS
+
+/** Rails or shafts, by the axis that runs on them. */
+export const GUIDES_OF = { x: 'along X', y: 'along Y' } as const
+export type GuideId = keyof typeof GUIDES_OF
+
+/** Plates: name, how many. */
+export const PLATES = {
+  carriage: { name: 'Carriage plate', count: 1 },
+  end: { name: 'Gantry end plate', count: 2 },
+  bed: { name: 'Plate of the bed', count: 1 },
+  head: { name: 'Plate that holds the head', count: 1 },
+} as const
+export type PlateId = keyof typeof PLATES
+
+/** What a machine is made from, as far as its dimension chain tells the lengths. */
+export interface CutList {
+  readonly bars: readonly BarId[]
+  /** Rails or shafts of each axis, how many; none where wheels run on the bars. */
+  readonly guides: readonly { readonly id: GuideId; readonly count: number }[]
+  readonly plates: readonly PlateId[]
+}
+
+const NOTHING: CutList = { bars: [], guides: [], plates: ['head'] }
+
+/**
+ * What is cut for a machine. On one that is there, and under two mirrors, only the plate that holds the head is.
+ * A rail carries a carriage alone, shafts come in pairs; both sides of the gantry, or of a moving bed, are guided.
+ */
+export function cutListOf(kinematics: Kinematics | null, guides: Guides | null): CutList {
+  if (kinematics === 'retrofit' || kinematics === 'mirrors') return NOTHING
+  const alongX = guides === 'shafts' ? 2 : 1
+  return {
+    bars: ['front', 'side', 'gantry'],
+    guides:
+      guides === 'rails' || guides === 'shafts'
+        ? [
+            { id: 'x', count: alongX },
+            { id: 'y', count: 2 },
+          ]
+        : [],
+    plates: ['carriage', 'end', 'bed'],
+  }
+}

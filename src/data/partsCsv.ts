@@ -1,0 +1,92 @@
+import { z } from 'zod'
+import { partSchema, type PlanPart } from '../core/schedule'
+import type { Finding } from '../core/units'
+
+const COLUMNS = ['name', 'where', 'count', 'state', 'price', 'arrives', 'covers'] as const
+/** A text that a table program would take for a formula is written behind an apostrophe, and read without it. */
+const FORMULA = /^'(?=[=+\-@\t\r])/
+
+/** The parts list as CSV, in its order: what a table program opens. */
+export async function writeParts(parts: readonly PlanPart[]): Promise<string> {
+  const { unparse } = (await import('papaparse')).default
+  const rows = [...parts]
+    .sort((p, q) => p.order - q.order)
+    .map((it) => Object.fromEntries(COLUMNS.map((column) => [column, it[column]])))
+  return `${unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\n' })}\n`
+}
+
+/** A row as it may stand in a file: numbers with a decimal comma, empty fields left out. */
+const rowSchema = z.object({
+  name: z.string().trim().min(1).max(80),
+  where: z.string().trim().max(80).default(''),
+  count: z.string().default('1'),
+  state: z.string().trim().toLowerCase().default('needed'),
+  price: z.string().default('0'),
+  arrives: z.string().trim().default(''),
+  covers: z.string().trim().toLowerCase().default(''),
+})
+
+/**
+ * Reads parts from CSV with commas, semicolons or tabs; the first line names the columns, in any order and any case.
+ * @returns The parts that can be read, in their order, and what was found, line by line: a row with a fault is left out
+ * and said, the others are taken. Never throws, whatever the text.
+ */
+export async function readParts(
+  text: string,
+): Promise<{ readonly parts: readonly PlanPart[]; readonly findings: readonly Finding[] }> {
+  const { parse } = (await import('papaparse')).default
+  const heading = text.split('\n')[0] ?? ''
+  const delimiter = [';', '\t', ','].find((it) => heading.includes(it)) ?? ','
+  const { data, meta } = parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    delimiter,
+    skipEmptyLines: 'greedy',
+    transformHeader: (it) => it.trim().toLowerCase(),
+  })
+  const fields = meta.fields ?? []
+  if (!fields.includes('name')) {
+    return {
+      parts: [],
+      findings: [
+        {
+          code: 'no-name-column',
+          severity: 'error',
+          message: `The first line must name the columns, “name” among them. It has: ${fields.join(', ') || 'nothing'}. Nothing was taken.`,
+        },
+      ],
+    }
+  }
+  const findings: Finding[] = fields
+    .filter((it) => !(COLUMNS as readonly string[]).includes(it))
+    .map((it) => ({
+      code: 'foreign-column',
+      severity: 'warning',
+      message: `The column “${it}” is not known here and was left out.`,
+    }))
+  const parts: PlanPart[] = []
+  data.forEach((raw, i) => {
+    const part = partOf(raw, i + 1)
+    if (part.success) parts.push(part.data)
+    else {
+      const issue = part.error.issues[0]
+      findings.push({
+        code: 'bad-row',
+        severity: 'error',
+        line: i + 2,
+        message: `Line ${i + 2}, ${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'cannot be read'}. The row was left out.`,
+      })
+    }
+  })
+  return { parts, findings }
+}
+
+function partOf(raw: Readonly<Record<string, unknown>>, order: number) {
+  const cells = Object.entries(raw).filter((cell): cell is [string, string] => typeof cell[1] === 'string' && cell[1] !== '')
+  const row = rowSchema.safeParse(Object.fromEntries(cells.map(([key, value]) => [key, value.replace(FORMULA, '')])))
+  if (!row.success) return row
+  return partSchema.safeParse({ ...row.data, order, count: numberOf(row.data.count), price: numberOf(row.data.price) })
+}
+
+function numberOf(text: string): number {
+  return text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.'))
+}

@@ -47,6 +47,7 @@ export function heronPlan(blank: Plan): Plan {
       noisy,
       needs: Object.fromEntries(needs.map((it) => [it, true as const])),
       parts: key === 'glaze' ? { window: true } : key === 'interlock' ? { switch: true } : {},
+      notBefore: '',
       done: DONE.includes(key) ? FRAME_STOOD : '',
     },
   ])

@@ -33,7 +33,14 @@ export function plover(id = 'plover'): BenchBundle {
   }
   const tasks = usualTasks('retrofit').map(({ key, needs, ...task }, i) => [
     key,
-    { order: i + 1, ...task, needs: Object.fromEntries(needs.map((it) => [it, true as const])), parts: {}, done: '' },
+    {
+      order: i + 1,
+      ...task,
+      needs: Object.fromEntries(needs.map((it) => [it, true as const])),
+      parts: {},
+      notBefore: '',
+      done: '',
+    },
   ])
   const bench: Bench = {
     ...blank,

@@ -1,5 +1,6 @@
 import { getAt, isChoice, setAt } from '../core/bench'
-import { halfLastPlace, isNumber, listedFact, readYesNo, unitOfSetting } from '../core/controller'
+import { halfLastPlace, isNumber, listedFact, readYesNo, settingsBefore, unitOfSetting, writtenTitle } from '../core/controller'
+import type { SettingBefore } from '../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../core/document'
 import { doubtToCore, type Finding } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
@@ -103,7 +104,7 @@ function recordWrite({ setting, figure, wanted, inMachine: old }: ComparedSettin
   return keepRecord(
     {
       stage: 'controller',
-      title: `${setting.label}: ${old ?? 'not read'} → ${wanted ?? ''}`,
+      title: writtenTitle(setting.label, old, wanted ?? ''),
       note: `Old value ${old ?? 'not read'}, new value ${wanted ?? ''}; ${how}.`,
       redo: `Write ${setting.label} into the machine again and read it back.`,
       beneath: calibration === undefined ? [] : [calibration.id],
@@ -123,4 +124,14 @@ export function nameKey(setting: string, key: string): string | null {
   return editBench('the key of a setting', (bench) =>
     setAt(bench, 'controller.keys', { ...bench.controller.keys, [setting]: key }),
   )
+}
+
+/** The settings that the way back of a change-over has to put back: written since its first task was done. */
+export function settingsToPutBack(): readonly SettingBefore[] {
+  const { bench, records } = useBenchStore.getState()
+  if (bench === null) return []
+  const done = Object.values(bench.plan.tasks).flatMap((it) => (it.done === '' ? [] : [new Date(it.done).toISOString()]))
+  const inOrder = [...records].sort((p, q) => (p.at < q.at ? -1 : 1))
+  const all = settings().map((it) => it.setting)
+  return settingsBefore(all, inOrder, done.sort()[0] ?? '', bench.controller)
 }

@@ -37,6 +37,9 @@ interface Session {
   readonly pointedAxis: string | null
   /** Where the head stands in the picture, mm from the origin; null until it is moved: the middle of its travel. */
   readonly head: { readonly x: number; readonly y: number } | null
+  /** The way the head last went in the picture, and where it was counted from; null until it is moved. */
+  readonly headWay: { readonly x: number; readonly y: number } | null
+  readonly headFrom: { readonly x: number; readonly y: number } | null
   readonly nameplate: string | null
   readonly palette: boolean
   readonly shortcuts: boolean
@@ -57,12 +60,26 @@ export const useSession = create<Session>()(() => ({
   pointedReading: null,
   pointedAxis: null,
   head: null,
+  headWay: null,
+  headFrom: null,
   nameplate: null,
   palette: false,
   shortcuts: false,
   cautions: 'not asked',
   notices: false,
 }))
+
+/** A shorter way is a hand's tremble, mm. */
+const SAME_PLACE = 8
+
+/** Moves the head of the picture, and remembers which way it went. */
+export function moveHead(head: { readonly x: number; readonly y: number }): void {
+  useSession.setState(({ head: before, headFrom, headWay }) => {
+    const from = headFrom ?? before ?? head
+    const [x, y] = [head.x - from.x, head.y - from.y]
+    return Math.hypot(x, y) < SAME_PLACE ? { head, headFrom: from, headWay } : { head, headFrom: head, headWay: { x, y } }
+  })
+}
 
 /** Opens the editor of a fact, in the place asked for. */
 export function startEditing(path: Path, place = 'given'): void {

@@ -119,7 +119,7 @@ function wording(verdict: Verdict, bench: Bench, system: UnitSystem) {
     figure: print,
     fact,
     word: (path) => String(getAt(bench, path)),
-    keys: (path) => Object.keys((getAt(bench, path) ?? {}) as object),
+    keys: (path) => Object.keys(getAt(bench, path) ?? {}),
   })
   if (verdict.unknown === null) return said
   const { message, path } = sayUnknown(verdict.unknown, (it) => labelAt(bench, it))

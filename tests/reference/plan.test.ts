@@ -216,6 +216,7 @@ describe('the calendar', () => {
     ...it,
     noisy: false,
     partsAt: 0,
+    notBefore: 0,
     doneAt: null,
     ...over,
   })

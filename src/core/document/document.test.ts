@@ -66,7 +66,7 @@ describe('reading a bench of another version', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v1.json', 'utf8')) as Record<string, unknown>
     const read = readBench(old)
     const bench = (read as { value: Bench }).value
-    expect(bench).toMatchObject({ ...old, version: 4 })
+    expect(bench).toMatchObject({ ...old, version: 5 })
     expect(Object.keys(bench.controller.axes)).toEqual(Object.keys(bench.motion.axes))
     expect(Object.values(bench.controller.axes).map((it) => it.steps.value)).toEqual([null, null])
     expect(engineFor(bench).byId('calibrate.steps', ['x']).result).toEqual({ known: true, value: 80 })
@@ -75,7 +75,7 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 2: Motion gets its later facts as the template has them, a gantry where Y has two motors', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v2.json', 'utf8')) as Bench
     const { motion, ...rest } = (readBench(old) as { value: Bench }).value
-    expect({ ...rest, motion }).toMatchObject({ ...old, version: 4 })
+    expect({ ...rest, motion }).toMatchObject({ ...old, version: 5 })
     expect(motion.kinematics.chosen).toBe('gantry')
     const typed = (facts: object) => Object.values(facts as Record<string, { typed?: string }>).map((it) => it.typed)
     const later = (axis: object) => Object.fromEntries(Object.entries(axis).filter(([key]) => !(key in old.motion.axes['x']!)))
@@ -86,8 +86,20 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 3: a plan with nothing in it, as the template has it', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v3.json', 'utf8')) as Bench
     const { plan, ...rest } = (readBench(old) as { value: Bench }).value
-    expect(rest).toEqual({ ...old, version: 4 })
+    expect(rest).toMatchObject({ ...old, version: 5 })
     expect(plan).toEqual(empty.plan)
+  })
+
+  it('migrates the frozen version 4: goals unsaid, wheels on the bars, two motors that may share a driver', () => {
+    const old = JSON.parse(readFileSync('tests/fixtures/bench-v4.json', 'utf8')) as Bench
+    const { motion, plan, ...rest } = (readBench(old) as { value: Bench }).value
+    expect({ ...rest, motion, plan }).toMatchObject({ ...old, version: 5 })
+    const { barWidth: _, carriageWidth: __, carriageDepth: ___, ...later } = empty.motion.frame
+    expect(motion.frame).toMatchObject(later)
+    expect([plan.goals, plan.guideStock]).toEqual([empty.plan.goals, empty.plan.guideStock])
+    const { drivers, driverCurrent } = empty.motion.axes['y']!
+    expect(motion.axes['y']).toMatchObject({ drivers, driverCurrent })
+    expect(Object.values(plan.parts).map((it) => it.covers)).toEqual(Object.values(old.plan.parts).map(() => ''))
   })
 
   it('does not alter what it was given', () => {
@@ -100,7 +112,7 @@ describe('reading a bench of another version', () => {
     ['nothing', null, 'foreign'],
     ['another thing', { kind: 'seed-list' }, 'foreign'],
     ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
-    ['a newer one', { ...empty, version: 5 }, 'newer'],
+    ['a newer one', { ...empty, version: 6 }, 'newer'],
     ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
     [
       'a value out of range',

@@ -81,6 +81,7 @@ export function withTasks(bench: Bench, usual: readonly UsualTask[], newId: () =
       order: first + i + 1,
       needs: Object.fromEntries(needs.flatMap((it) => (ids.has(it) ? [[ids.get(it) ?? it, true as const]] : []))),
       parts: {},
+      notBefore: '',
       done: '',
     },
   ])

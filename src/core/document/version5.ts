@@ -1,6 +1,6 @@
 /**
  * What a bench of version 4 gets when it becomes one of version 5, as it was then: how two motors share a driver, what
- * carriage and gantry run on, plates, goals, stock of rails and what a part stands for.
+ * carriage and gantry run on, plates, goals, stock of rails, what a part stands for, and tasks that are put off.
  */
 export function benchOfVersion5(bench: Json): Json {
   const { motion, plan } = bench as { motion: Json; plan: Json }
@@ -9,15 +9,20 @@ export function benchOfVersion5(bench: Json): Json {
 
 type Json = Record<string, unknown>
 
+/** Every row of a list with some keys more. */
+function withEach(list: unknown, more: Json): Json {
+  const rows = Object.entries((list ?? {}) as Record<string, Json>)
+  return Object.fromEntries(rows.map(([id, row]) => [id, { ...row, ...more }]))
+}
+
 function motionOf(motion: Json): Json {
-  const axes = Object.entries((motion['axes'] ?? {}) as Record<string, Json>)
   const sharing = {
     drivers: { chosen: 'each', origin: 'assumed', doubt: { kind: 'alternatives', others: ['parallel'] } },
     driverCurrent: guess(1.5, '1.5', 'A', 0.5),
   }
   return {
     ...motion,
-    axes: Object.fromEntries(axes.map(([id, axis]) => [id, { ...axis, ...sharing }])),
+    axes: withEach(motion['axes'], sharing),
     frame: {
       ...(motion['frame'] as Json),
       guides: { chosen: 'wheels', origin: 'assumed', doubt: EXACT },
@@ -29,7 +34,6 @@ function motionOf(motion: Json): Json {
 }
 
 function planOf(plan: Json): Json {
-  const parts = Object.entries((plan['parts'] ?? {}) as Record<string, Json>)
   return {
     ...plan,
     goals: {
@@ -46,7 +50,8 @@ function planOf(plan: Json): Json {
       trim: guess(0, '0', 'mm', 0),
       kerf: guess(1.5, '1.5', 'mm', 0.5),
     },
-    parts: Object.fromEntries(parts.map(([id, part]) => [id, { ...part, covers: '' }])),
+    parts: withEach(plan['parts'], { covers: '' }),
+    tasks: withEach(plan['tasks'], { notBefore: '' }),
   }
 }
 

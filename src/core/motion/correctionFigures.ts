@@ -31,7 +31,7 @@ export const rackingShift = figure({
 
 export const rackingSteps = figure({
   id: 'motion.rackingSteps',
-  label: 'Steps of the right motor alone',
+  label: 'by the right motor alone, steps',
   quantity: 'count',
   formula: 'n = \\v{e}\\cdot s_Y',
   symbols: { e: '=motion.rackingShift' },
@@ -53,7 +53,7 @@ export const squareShift = figure({
 
 export const squareSteps = figure({
   id: 'motion.squareSteps',
-  label: 'Steps of the right motor alone',
+  label: 'by the right motor alone, steps',
   quantity: 'count',
   formula: 'n = -\\v{e}\\cdot s_Y',
   symbols: { e: '=motion.squareShift' },

@@ -1,4 +1,5 @@
 import type { VerdictDef } from '../bench'
+import { rackingShift } from './correctionFigures'
 import { tension, tensionAlike, tensionMargin, torqueReserve, wantedTone, windingSpeed } from './driveFigures'
 import {
   bedLeftOver,
@@ -162,7 +163,7 @@ export const gantrySquare: VerdictDef = {
       case 'stop':
         return {
           head: 'The gantry racks',
-          why: `${angle}, beyond the accepted ${limit}. Motors off, push both ends against the front bar, then hold them there while the motors take over; or turn the second motor by the difference.`,
+          why: `${angle}, beyond the accepted ${limit}. Supply off; its right end goes ${figure(rackingShift)} to the back, below 0 to the front. How, stands under Square and level.`,
           next,
         }
       case 'unknown':

@@ -19,6 +19,8 @@ export interface CalendarTask extends Task {
   readonly noisy: boolean
   /** When its last parcel arrives; 0 or less: it is there. Infinity: not ordered. */
   readonly partsAt: number
+  /** Put off until then; 0 or less: it may begin as soon as it can. */
+  readonly notBefore: number
   /** When it was done; null while it is open. */
   readonly doneAt: number | null
 }
@@ -30,8 +32,8 @@ export interface Placed {
   readonly end: number
   /** When what waits for it may begin. */
   readonly readyAt: number
-  /** What held it back last: an earlier task, a parcel, or free time. */
-  readonly heldBy: 'task' | 'parcel' | 'time' | 'done'
+  /** What held it back last: an earlier task, a parcel, being put off, or free time. */
+  readonly heldBy: 'task' | 'parcel' | 'putOff' | 'time' | 'done'
 }
 
 export interface Calendar {
@@ -75,7 +77,7 @@ export function planCalendar(tasks: readonly CalendarTask[], time: FreeTime, wee
         continue
       }
       const before = Math.max(0, ...task.needs.map((id) => placed.get(id)?.readyAt ?? 0))
-      const from = Math.max(busyUntil, before, task.partsAt)
+      const from = Math.max(busyUntil, before, task.partsAt, task.notBefore)
       const pieces = windows.place(from, task.workMin, task.noisy)
       if (pieces === null) {
         return refused(
@@ -86,7 +88,7 @@ export function planCalendar(tasks: readonly CalendarTask[], time: FreeTime, wee
       }
       const start = pieces[0]?.[0] ?? from
       const end = pieces.at(-1)?.[1] ?? from
-      const heldBy = start > from ? 'time' : from === task.partsAt && from > before ? 'parcel' : 'task'
+      const heldBy = start > from ? 'time' : from > before ? lastOf(from, task) : 'task'
       options.push({ task, at: { pieces, start, end, readyAt: end + task.waitMin, heldBy } })
     }
     const lateness = (id: string): number => network.value.times.get(id)?.latestStart ?? Infinity
@@ -99,6 +101,11 @@ export function planCalendar(tasks: readonly CalendarTask[], time: FreeTime, wee
   const finish = open.length > 0 ? Infinity : Math.max(now, ...[...placed.values()].map((it) => it.readyAt))
   const names = tasks.filter((it) => unordered.has(it.id)).map((it) => it.name)
   return accepted({ network: network.value, placed, finish, unordered: names })
+}
+
+/** What holds a task back until a time that no earlier task asks for. */
+function lastOf(from: number, { partsAt, notBefore }: CalendarTask): Placed['heldBy'] {
+  return from === partsAt ? 'parcel' : from === notBefore ? 'putOff' : 'task'
 }
 
 /** Free stretches of the days, with or without what must be quiet. */
@@ -150,7 +157,7 @@ function windowsOf({ free, quiet }: FreeTime, weekday: number) {
 }
 
 /** What stands in the way of a task at a moment; nothing: it can be done now. */
-export type Hindrance = 'task' | 'wait' | 'parcel' | 'noise'
+export type Hindrance = 'task' | 'wait' | 'parcel' | 'putOff' | 'noise'
 
 /** The open tasks that can be begun at a moment, whether or not it is free time, and what hinders the others. */
 export function whatNow(
@@ -176,6 +183,7 @@ export function whatNow(
             ...(open ? (['task'] as const) : []),
             ...(waiting ? (['wait'] as const) : []),
             ...(task.partsAt > now ? (['parcel'] as const) : []),
+            ...(task.notBefore > now ? (['putOff'] as const) : []),
             ...(task.noisy && isQuiet ? (['noise'] as const) : []),
           ],
         ]

@@ -18,8 +18,8 @@ export const reachMargin = figure({
   source: 'By definition; approach and clamps need some of it (common practice).',
   doubt: 'nudge',
   work(view, letter: string): number {
-    const { workWidth, workDepth, workHeight } = view.bench.plan.goals
-    const work = letter === 'X' ? workWidth : letter === 'Y' ? workDepth : workHeight
+    const { goals } = view.bench.plan
+    const work = letter === 'X' ? goals.workWidth : letter === 'Y' ? goals.workDepth : goals.workHeight
     return view.figure(travelOf, letter) - work
   },
 })

@@ -46,6 +46,7 @@ export function calendarTasks({ tasks, parts }: Plan, first: string): readonly C
           return state === 'ordered' && arrives !== '' ? minutesSince(first, arrives) + 12 * 60 : Infinity
         }),
       ),
+      notBefore: task.notBefore === '' ? 0 : minutesSince(first, task.notBefore),
       doneAt: task.done === '' ? null : minutesSince(first, task.done),
     }))
 }

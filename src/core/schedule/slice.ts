@@ -66,6 +66,8 @@ export const taskSchema = z.strictObject({
   noisy: z.boolean(),
   needs: z.record(z.string(), z.literal(true)),
   parts: z.record(z.string(), z.literal(true)),
+  /** Put off until this day; empty where it may begin as soon as it can. */
+  notBefore: day,
   /** When it was done, local clock; empty while it is open. */
   done: z.union([z.iso.datetime({ local: true }), z.literal('')]),
 })

@@ -67,7 +67,7 @@ const WAY_BACK: readonly UsualTask[] = [
   task('back-head', 'Take the diode’s head out', 'In its box, lens down on nothing', 5, ['back-plugs']),
   task('back-plate', 'Take the plate away', 'Bed clean', 5, ['back-head']),
   task('back-spindle', 'Put the spindle back in', 'It cannot turn; height as before', 10, ['back-plate']),
-  task('back-settings', 'Put the router’s settings back', 'Read back; each old value stands in the records of Controller', 5, [
+  task('back-settings', 'Put the router’s settings back', 'Each of the list under At the bench, read back and alike', 5, [
     'back-spindle',
   ]),
 ]

@@ -2,7 +2,9 @@ import {
   crossedLayout,
   crossedWheels,
   motorsFor,
+  pullsFor,
   routeBelt,
+  type BeltPull,
   type BeltRoute,
   type CrossedShape,
   type Wheel,
@@ -97,6 +99,8 @@ function Drawing(props: {
   const wheels = crossedWheels(shape, head)
   const routes = { a: routed(wheels.a), b: routed(wheels.b) }
   const moved = motorsFor(head)
+  const way = useSession((it) => it.headWay)
+  const pulls = way === null ? null : pullsFor(way)
   const rect = (box: Box) => ({
     x: frame.x(box.x),
     y: frame.y(box.y + box.h),
@@ -128,6 +132,16 @@ function Drawing(props: {
               strokeDasharray={belt === 'b' ? '7 2.5' : undefined}
             />
           )}
+          {routes[belt] !== null && pulls !== null && Math.abs(pulls[belt]) > 0.02 && (
+            <path
+              data-tight={belt}
+              d={tightPart(routes[belt], belt, pulls[belt], frame)}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth={2 + 4.5 * Math.abs(pulls[belt])}
+              opacity="0.75"
+            />
+          )}
           {wheels[belt].map((wheel, i) => (
             <WheelMark key={i} wheel={wheel} motor={i === 2} travelled={wheel.turn * (belt === 'a' ? moved.a : -moved.b)} />
           ))}
@@ -137,14 +151,13 @@ function Drawing(props: {
       <DimensionDrawing {...lines.y} />
       <Carriage plan={plan} rect={rect} />
       <g fontSize="11" fill="var(--ink)" pointerEvents="none">
-        <text x={frame.x(wheels.a[2]?.x ?? 0)} y={frame.y(plan.outer.y) + 30} textAnchor="middle">
-          left motor, x + y = {say(moved.a)}
-        </text>
-        <text x={frame.x(wheels.b[2]?.x ?? 0)} y={frame.y(plan.outer.y) + 30} textAnchor="middle">
-          right motor, x − y = {say(moved.b)}
-        </text>
+        {(['a', 'b'] as const).map((belt) => (
+          <text key={belt} x={frame.x(wheels[belt][2]?.x ?? 0)} y={frame.y(plan.outer.y) + 30} textAnchor="middle">
+            {belt === 'a' ? `left motor, x + y = ${say(moved.a)}` : `right motor, x − y = ${say(moved.b)}`}
+          </text>
+        ))}
         <text x={frame.x(shape.travelX / 2)} y={frame.y(plan.outer.y) + 30} textAnchor="middle" fill="var(--second)">
-          at 45° one motor does all
+          {pulls === null ? 'at 45° one motor does all' : sayPulls(pulls)}
         </text>
       </g>
       {frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
@@ -161,7 +174,24 @@ function routed(wheels: readonly Wheel[]): BeltRoute | null {
   }
 }
 
-function pathOf({ runs, wraps }: BeltRoute, frame: ReturnType<typeof usePlateFrame>): string {
+/** What the belts pull for a push along the last move: its share, as the thick runs show. */
+function sayPulls({ a, b }: BeltPull): string {
+  const [left, right] = [a, b].map((it) => Math.round(Math.abs(it) * 100))
+  return `pushed the way it last went: left belt ${left} %, right belt ${right} %`
+}
+
+/** The runs that are tight: from the motor to the carriage, on the side to which the motor winds. */
+function tightPart({ runs, wraps }: BeltRoute, belt: 'a' | 'b', pull: number, frame: ReturnType<typeof usePlateFrame>): string {
+  // Belt a's first two runs, from carriage to motor, grow with x + y; belt b's shrink with x − y.
+  const first = belt === 'a' ? pull < 0 : pull > 0
+  const [from, to] = first ? [0, MOTOR] : [MOTOR, runs.length]
+  return pathOf({ runs: runs.slice(from, to), wraps: wraps.slice(from, to - 1) }, frame)
+}
+
+/** Place of the motor among a belt's wheels: the runs before it come from the carriage's own side. */
+const MOTOR = 2
+
+function pathOf({ runs, wraps }: Pick<BeltRoute, 'runs' | 'wraps'>, frame: ReturnType<typeof usePlateFrame>): string {
   const point = ([x, y]: readonly [number, number]): string => `${frame.x(x).toFixed(2)} ${frame.y(y).toFixed(2)}`
   return runs
     .map((run, i) => {

@@ -2,7 +2,7 @@ import type { Bench } from '../../core/document'
 import { useBenchStore } from '../../state'
 import { FactField, Panel, Sentence } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
-import { AxisPanel } from './Given'
+import { AxisPanel, SharedDriver } from './Given'
 
 /** The motor of the chosen axis, what it has to move, and its supply. */
 export function DriveGiven() {
@@ -33,8 +33,9 @@ function Motor({ bench }: { readonly bench: Bench }) {
     <>
       The motor holds <FactField path={at('holdingTorque')} /> at <FactField path={at('ratedCurrent')} />; a phase has{' '}
       <FactField path={at('windingResistance')} /> and <FactField path={at('windingInductance')} />; its rotor has{' '}
-      <FactField path={at('rotorInertia')} />. Along {letter} it moves <FactField path={at('movingMass')} /> against{' '}
-      <FactField path={at('friction')} /> of friction, speeding up at <FactField path={at('acceleration')} />.
+      <FactField path={at('rotorInertia')} />. {axis !== undefined && <SharedDriver id={axisId} axis={axis} />}Along {letter} it
+      moves <FactField path={at('movingMass')} /> against <FactField path={at('friction')} /> of friction, speeding up at{' '}
+      <FactField path={at('acceleration')} />.
       {axis?.drive.chosen === 'reducedBelt' && (
         <>
           {' '}

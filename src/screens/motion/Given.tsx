@@ -1,5 +1,5 @@
 import { axisSettingsTemplate, axisTemplate, axisIds, type Bench } from '../../core/document'
-import { wiringFault, type Kinematics, type WiringFault } from '../../core/motion'
+import { wiringFault, type Axis, type Kinematics, type WiringFault } from '../../core/motion'
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
 import { ChoiceField, FactField, Panel, Sentence } from '../../ui'
@@ -128,8 +128,8 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
   return (
     <>
       <FactField path={at('motors')} /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'} {axis.letter} by{' '}
-      <ChoiceField path={at('drive')} />, over <FactField path={at('travel')} />. The motor makes{' '}
-      <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
+      <ChoiceField path={at('drive')} />, over <FactField path={at('travel')} />. <SharedDriver id={id} axis={axis} />
+      The motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
       {axis.drive.chosen === 'rack' ? (
         <>
           Its pinion of <FactField path={at('pinionTeeth')} /> teeth runs on a rack of module{' '}
@@ -156,6 +156,23 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
         </>
       )}{' '}
       The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at <FactField path={at('acceleration')} />.
+    </>
+  )
+}
+
+/** Two motors of an axis: a driver each, or one that they share. */
+export function SharedDriver({ id, axis }: { readonly id: string; readonly axis: Axis }) {
+  if (axis.motors.value !== 2) return null
+  const at = (key: string): string => `motion.axes.${id}.${key}`
+  return (
+    <>
+      Both have <ChoiceField path={at('drivers')} />
+      {axis.drivers.chosen !== 'each' && (
+        <>
+          , which gives <FactField path={at('driverCurrent')} />
+        </>
+      )}
+      .{' '}
     </>
   )
 }

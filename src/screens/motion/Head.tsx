@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
-import { useSession } from '../../state'
+import { moveHead } from '../../state'
 import { CENTRE_LINE, usePlateFrame } from '../../ui'
 import type { Box, Plan } from './plan'
 
@@ -11,7 +11,7 @@ function useHeadDrag(plan: Plan) {
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
     if (!held.current || box === undefined) return
     const { x, y } = frame.mm(event.clientX - box.left, event.clientY - box.top)
-    moveHead(plan, x, y)
+    moveWithin(plan, x, y)
   }
   const release = (): void => {
     held.current = false
@@ -47,10 +47,10 @@ export function Floor({ plan }: { readonly plan: Plan }) {
   )
 }
 
-function moveHead({ work, movingBed }: Plan, x: number, y: number): void {
+function moveWithin({ work, movingBed }: Plan, x: number, y: number): void {
   // A moving bed is taken by its middle: further back is further in front for the head.
   const along = movingBed ? work.h - y : y
-  useSession.setState({ head: { x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) } })
+  moveHead({ x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) })
 }
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
@@ -72,7 +72,7 @@ export function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (
     if (step === undefined) return
     event.preventDefault()
     const far = event.shiftKey ? 1 : 10
-    moveHead(plan, x + step[0] * far, y + step[1] * far)
+    moveWithin(plan, x + step[0] * far, y + step[1] * far)
   }
   return (
     <g

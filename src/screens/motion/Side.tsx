@@ -19,11 +19,15 @@ import {
   halfField,
   neededTorque,
   racking,
+  rackingShift,
+  rackingSteps,
   rocking,
   shim,
   slant,
   smallestStep,
   squareness,
+  squareShift,
+  squareSteps,
   steps,
   tension,
   tensionAlike,
@@ -171,12 +175,28 @@ function WorkedSquare({ bench }: { readonly bench: Bench }) {
       {run !== null && <FigureRow def={runSquareness} args={[run]} note="from the diagonals of the newest scale run" />}
       <FigureRow def={slant} args={[]} />
       <FigureRow def={cornerClosure} args={[]} />
+      <Shift def={squareShift} steps={squareSteps} bench={bench} />
       <FigureRow def={racking} args={[]} />
+      <Shift def={rackingShift} steps={rackingSteps} bench={bench} />
       <FigureRow def={rocking} args={[]} />
       <FigureRow def={bedRange} args={[]} />
       {read && <FigureRow def={bedLeftOver} args={[]} />}
       {read && FEET.map((foot, i) => <FigureRow key={foot} def={shim} args={[String(i)]} label={`Shim, ${foot} foot`} />)}
     </Panel>
+  )
+}
+
+/** How far one end of the gantry moves, and by how many steps where its motor has a driver of its own. */
+function Shift(props: { readonly def: typeof squareShift; readonly steps: typeof squareSteps; readonly bench: Bench }) {
+  const { def, steps: ofMotor, bench } = props
+  const known = useFigure(def)?.result.known === true
+  const y = Object.values(bench.motion.axes).find((it) => it.letter === 'Y')
+  if (!known || bench.motion.kinematics.chosen === 'mirrors') return null
+  return (
+    <>
+      <FigureRow def={def} args={[]} />
+      {y?.motors.value === 2 && y.drivers.chosen === 'each' && <FigureRow def={ofMotor} args={[]} />}
+    </>
   )
 }
 

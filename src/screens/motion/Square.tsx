@@ -1,7 +1,8 @@
 import { getAt, isFact, setAt, templateOf } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { heightSchema } from '../../core/motion'
+import { heightSchema, type Axis } from '../../core/motion'
 import { editBench, newId, useBenchStore } from '../../state'
+import { SharedDriver } from './Given'
 import { CENTRE_LINE, FactField, Hatching, Panel, Plate, PlainField, ScaleBar, Sentence, usePlateFrame } from '../../ui'
 
 const MARGINS = { left: 60, right: 60, top: 30, bottom: 48 }
@@ -132,6 +133,7 @@ export function SquareGiven() {
           rail is <FactField path="motion.play.lever" /> above the work.
         </Sentence>
       </Panel>
+      <Squaring bench={bench} />
       <Panel title="Given, the bed">
         <Sentence>
           Up to <FactField path="motion.levelWithin" /> from the highest to the lowest place of the bed is accepted.
@@ -140,6 +142,30 @@ export function SquareGiven() {
       </Panel>
     </div>
   )
+}
+
+/** How the gantry is brought square, by what drives it. */
+function Squaring({ bench }: { readonly bench: Bench }) {
+  const found = Object.entries(bench.motion.axes).find(([, it]) => it.letter === 'Y')
+  if (found === undefined || bench.motion.kinematics.chosen === 'mirrors') return null
+  const [id, axis] = found
+  return (
+    <Panel title="Given, how it is brought square">
+      <Sentence>
+        <FactField path={`motion.axes.${id}.motors`} place="square" /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'}{' '}
+        the gantry. <SharedDriver id={id} axis={axis} />
+      </Sentence>
+      <p className="mt-1 max-w-[46rem] text-second">{sayWay(axis)}</p>
+    </Panel>
+  )
+}
+
+function sayWay({ motors, drivers }: Axis): string {
+  if (motors.value !== 2)
+    return 'One motor turns both sides through a shaft: supply off, loosen the coupling or pulley on the right, move that end by the shift at the side, tighten, measure again.'
+  return drivers.chosen === 'each'
+    ? 'With a driver each, the right motor alone takes the steps at the side; or both ends are driven against stops of their own and the shift is shimmed under the right stop. Without stops it is lost whenever the drivers let go.'
+    : 'One driver turns both motors alike, so neither can be moved alone: supply off, loosen the pulley or belt clamp on the right, move that end by the shift at the side, tighten, measure again. At rest the motors may each sit up to two full steps off when the driver wakes.'
 }
 
 function BedPlaces({ bench }: { readonly bench: Bench }) {

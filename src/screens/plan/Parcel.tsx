@@ -1,7 +1,7 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Bench } from '../../core/document'
 import { localAfter } from '../../core/schedule'
 import { editRow } from '../../state'
+import { useDayDrag } from './useDayDrag'
 
 const DAY = 24 * 60
 
@@ -17,8 +17,6 @@ export function parcelsOf(
   })
 }
 
-const KEYS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1 }
-
 /** A parcel on the schedule: dragged, or moved by the arrow keys, to the day it really comes. */
 export function Parcel(props: {
   readonly id: string
@@ -29,49 +27,20 @@ export function Parcel(props: {
   readonly x: (minutes: number) => number
 }) {
   const { id, name, at, first, y, x } = props
-  const start = useRef<{ readonly px: number; readonly at: number } | null>(null)
-  const [moved, setMoved] = useState<number | null>(null)
-  const perDay = x(DAY) - x(0)
+  const { moved, handlers } = useDayDrag(x, (by) =>
+    editRow('parts', id, { arrives: localAfter(first, at + by * DAY).slice(0, 10) }, `the day of “${name}”`),
+  )
   const days = moved ?? 0
-  const keep = (by: number): void => {
-    if (by !== 0) editRow('parts', id, { arrives: localAfter(first, at + by * DAY).slice(0, 10) }, `the day of “${name}”`)
-  }
-  const follow = (event: PointerEvent): void => {
-    if (start.current !== null) setMoved(Math.round((event.clientX - start.current.px) / perDay))
-  }
-  const drop = (): void => {
-    start.current = null
-    keep(days)
-    setMoved(null)
-  }
-  const press = (event: KeyboardEvent): void => {
-    const by = KEYS[event.key]
-    if (by === undefined) return
-    event.preventDefault()
-    keep(by)
-  }
   const px = x(at + days * DAY)
   return (
     <g
       role="slider"
-      tabIndex={0}
       aria-label={`“${name}” arrives; arrow keys move it by a day`}
       aria-valuenow={Math.floor(at / DAY)}
       aria-valuemin={-365}
       aria-valuemax={730}
       aria-valuetext={localAfter(first, at + days * DAY).slice(0, 10)}
-      style={{ cursor: 'ew-resize' }}
-      onKeyDown={press}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId)
-        start.current = { px: event.clientX, at }
-      }}
-      onPointerMove={follow}
-      onPointerUp={drop}
-      onPointerCancel={() => {
-        start.current = null
-        setMoved(null)
-      }}
+      {...handlers}
     >
       <title>{`${name}: ${localAfter(first, at + days * DAY).slice(0, 10)}`}</title>
       <rect x={px - 11} y={y} width="22" height="20" fill="transparent" />

@@ -85,7 +85,7 @@ function Row({ id, part }: { readonly id: string; readonly part: PlanPart }) {
         label={`Name of ${part.name}`}
         hideLabel
         value={part.name}
-        className="w-60"
+        className="w-[17rem]"
         keep={(name) => patch({ name: name.trim() })}
       />
       <PlainField

@@ -9,6 +9,7 @@ import { Fits } from './Fits'
 import { Goals } from './Goals'
 import { Lengths } from './Lengths'
 import { PartsList } from './PartsList'
+import { PutBack } from './PutBack'
 import { SchedulePlate } from './SchedulePlate'
 import { SetUp } from './SetUp'
 import { FreeTime, TaskList } from './TaskList'
@@ -51,6 +52,7 @@ export function Plan() {
               <FreeTime />
             </>
           )}
+          {part === 'bench' && <PutBack />}
           {part === 'parts' && (
             <>
               <Stock />

@@ -1,6 +1,7 @@
 import type { Bench } from '../../core/document'
 import { freeTimeOf, localAfter, minutesSince, weekdayOf, type Placed } from '../../core/schedule'
 import { Parcel, parcelsOf } from './Parcel'
+import { TaskBar } from './TaskBar'
 import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
 import { Findings, Hatching } from '../../ui'
 import { useWidth } from './useWidth'
@@ -116,18 +117,19 @@ function Bars(props: {
             {parcelsOf(bench, task.id).map(({ id, part, day }) => (
               <Parcel key={id} id={id} name={part} x={x} at={minutesSince(first, day) + NOON} first={first} y={y} />
             ))}
-            {at?.pieces.map(([from, to]) => (
-              <rect
-                key={from}
-                x={x(from)}
-                y={y + 5}
-                width={Math.max(2, x(to) - x(from))}
-                height={ROW - 10}
-                fill={timed?.critical === true ? 'var(--ink)' : 'var(--paper)'}
-                stroke="var(--ink)"
-                strokeWidth="1.2"
+            {at !== undefined && (
+              <TaskBar
+                id={task.id}
+                name={task.name}
+                placed={at}
+                critical={timed?.critical === true}
+                notBefore={bench.plan.tasks[task.id]?.notBefore ?? ''}
+                first={first}
+                y={y}
+                height={ROW}
+                x={x}
               />
-            ))}
+            )}
             {at !== undefined && at.readyAt > at.end && (
               <rect
                 x={x(at.end)}

@@ -50,7 +50,7 @@ export function SetUp() {
   return (
     <Panel title="What is to be built">
       <form className="no-print mt-2 grid max-w-[46rem] gap-2 text-[15px]" onSubmit={submit}>
-        <p className="leading-[2.4]">
+        <p className="leading-[2.75]">
           A machine <Select label="How it is built" of={BUILDS} value={build} choose={setBuild} />, moved by{' '}
           <Select label="How it is moved" of={KINEMATICS} value={kinematics} choose={setKinematics} />, for work of up to{' '}
           {field('workWidth', 'Width of the largest work')} × {field('workDepth', 'Depth of the largest work')}{' '}

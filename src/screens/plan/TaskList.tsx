@@ -22,6 +22,7 @@ const HINDERED: Readonly<Record<Hindrance, string>> = {
   task: 'waits for a task',
   wait: 'something dries',
   parcel: 'waits for a parcel',
+  putOff: 'put off',
   noise: 'quiet hours',
 }
 
@@ -94,6 +95,7 @@ const NEW_TASK: Omit<PlanTask, 'order'> = {
   noisy: false,
   needs: {},
   parts: {},
+  notBefore: '',
   done: '',
 }
 
@@ -159,6 +161,15 @@ function TaskEditor({ id, task, bench }: { readonly id: string; readonly task: P
         <PlainField label="Name" value={task.name} className="w-64" keep={(name) => patch({ name: name.trim() })} />
         <PlainField label="Work, min" value={String(task.workMin)} className="w-20" keep={minutes('workMin', 1)} />
         <PlainField label="Then wait, h" value={String(task.waitMin / 60)} className="w-20" keep={minutes('waitMin', 60)} />
+        <label className="flex flex-col text-[12px] text-second">
+          Not before
+          <input
+            type="date"
+            className="input min-h-8 py-0.5 text-[13.5px]"
+            value={task.notBefore}
+            onChange={(event) => patch({ notBefore: event.target.value })}
+          />
+        </label>
         <PlainField label="Done when" value={task.check} className="w-64" keep={(check) => patch({ check: check.trim() })} />
       </div>
       <label className="flex items-center gap-2">

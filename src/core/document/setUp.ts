@@ -40,7 +40,7 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
   const { kinematics, width, depth, height, budget } = wish
   const mirrors =
     kinematics === 'mirrors'
-      ? { ...motion.mirrors, height: assumed(2 * Math.max(sizeOf(width), sizeOf(depth)), 0.25) }
+      ? { ...motion.mirrors, height: assumed(heightOver(Math.max(sizeOf(width), sizeOf(depth))), 0.25) }
       : motion.mirrors
   const wide = Object.fromEntries(wish.materials.map((id) => [id, true as const]))
   const goals = {
@@ -86,6 +86,11 @@ export function withTasks(bench: Bench, usual: readonly UsualTask[], newId: () =
     },
   ])
   return setAt(bench, 'plan.tasks', { ...bench.plan.tasks, ...Object.fromEntries(made) })
+}
+
+/** Two mirrors stand twice the field above it, so that the beam leans by less than 15°; within what a column can be, mm. */
+function heightOver(field: number): number {
+  return Math.min(Math.max(2 * field, 50), 2400)
 }
 
 function needsZ({ height, rotary, kinematics }: Wish): boolean {

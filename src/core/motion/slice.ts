@@ -90,7 +90,7 @@ export const motionSchema = z.strictObject({
       quantity: 'length',
       min: -50,
       max: 50,
-      assume: { value: 0, halfWidth: 2, unit: 'mm' },
+      assume: { value: 0, halfWidth: 5, unit: 'mm' },
       how: 'Hold a rule along the belt from the gantry to the motor: how far off is the belt at the motor?',
     }),
     wentForX: choice({ label: 'For +X the head went', options: WAYS }),

@@ -128,12 +128,12 @@ it('a CSV is taken in one step behind what is there, and the list goes out as it
 
 it('the way of the head in the picture is that of its last real move, not of a trembling hand', () => {
   const way = () => useSession.getState().headWay
-  moveHead({ x: 100, y: 100 })
-  moveHead({ x: 103, y: 99 })
+  const drawn = { x: 100, y: 100 }
+  moveHead({ x: 103, y: 99 }, drawn)
   expect(way()).toBeNull()
-  moveHead({ x: 120, y: 100 })
+  moveHead({ x: 120, y: 100 }, { x: 103, y: 99 })
   expect(way()).toEqual({ x: 20, y: 0 })
-  moveHead({ x: 121, y: 101 })
+  moveHead({ x: 121, y: 101 }, { x: 120, y: 100 })
   expect(way()).toEqual({ x: 20, y: 0 })
 })
 

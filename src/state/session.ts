@@ -72,10 +72,13 @@ export const useSession = create<Session>()(() => ({
 /** A shorter way is a hand's tremble, mm. */
 const SAME_PLACE = 8
 
-/** Moves the head of the picture, and remembers which way it went. */
-export function moveHead(head: { readonly x: number; readonly y: number }): void {
-  useSession.setState(({ head: before, headFrom, headWay }) => {
-    const from = headFrom ?? before ?? head
+/** Moves the head of the picture, and remembers which way it went. @param drawn Where it stood before, as it was drawn. */
+export function moveHead(
+  head: { readonly x: number; readonly y: number },
+  drawn: { readonly x: number; readonly y: number },
+): void {
+  useSession.setState(({ headFrom, headWay }) => {
+    const from = headFrom ?? drawn
     const [x, y] = [head.x - from.x, head.y - from.y]
     return Math.hypot(x, y) < SAME_PLACE ? { head, headFrom: from, headWay } : { head, headFrom: head, headWay: { x, y } }
   })

@@ -38,6 +38,9 @@ test('crossed belts from empty: their lengths, a slanting run, and what to swap 
   await bench.expectMark(/Belt of the left motor runs parallel/, 'good')
   await bench.type('motion.crossed.motorAside', '12', { origin: 'measured', plusMinus: '0.5' })
   await bench.expectMark(/Belt of the right motor slants/, 'stop')
+  await page.getByRole('application', { name: /Carriage/ }).press('ArrowUp')
+  await expect(page.getByText('left belt 50 %, right belt 50 %')).toBeVisible()
+  await expect(page.locator('[data-tight]')).toHaveCount(2)
   await bench.choose('motion.crossed.wentForX', 'back')
   await bench.choose('motion.crossed.wentForY', 'right')
   await expect(page.getByText('reverse the right motor')).toBeVisible()
@@ -56,6 +59,12 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
   await bench.type('motion.racking.right', '40.0', { origin: 'measured', instrument: 'calipers' })
   await bench.expectFigure('Gantry out of square', '0.18') // atan(1.2 / 380)
   await bench.expectMark('The gantry racks', 'stop')
+  await bench.expectFigure('Right end of the gantry, to the back by', '1.20')
+  await bench.type('motion.axes.y.motors', '2', { origin: 'stated' }, 'square')
+  await bench.choose('motion.axes.y.drivers', 'a driver each')
+  await bench.expectFigure('by the right motor alone, steps', '96') // 1.2 mm at 80 steps/mm
+  await bench.choose('motion.axes.y.drivers', 'one driver for both, in parallel')
+  await expect(page.getByText('One driver turns both motors alike')).toBeVisible()
 
   await bench.motionPart('Machine')
   await bench.choose('motion.kinematics', 'a module on a router or mill')

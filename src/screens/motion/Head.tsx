@@ -47,10 +47,11 @@ export function Floor({ plan }: { readonly plan: Plan }) {
   )
 }
 
-function moveWithin({ work, movingBed }: Plan, x: number, y: number): void {
+function moveWithin({ work, movingBed, carriage }: Plan, x: number, y: number): void {
   // A moving bed is taken by its middle: further back is further in front for the head.
   const along = movingBed ? work.h - y : y
-  moveHead({ x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) })
+  const drawn = { x: carriage.x + carriage.w / 2, y: carriage.y + carriage.h / 2 }
+  moveHead({ x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) }, drawn)
 }
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {

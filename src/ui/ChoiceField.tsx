@@ -30,6 +30,8 @@ export function ChoiceField({ path, place = 'given' }: { readonly path: Path; re
         aria-label={`${label}: ${shown}, ${choice.origin}`}
         className="min-h-6 px-0.5 leading-tight hover:text-teal"
         onClick={() => (open ? stopEditing() : startEditing(path, place))}
+        // Until the editor's code is here, the key stays with the field.
+        onKeyDown={(event) => event.key === 'Escape' && open && stopEditing()}
       >
         <span className={`origin-${choice.origin}`}>{shown}</span>
       </button>

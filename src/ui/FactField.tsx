@@ -38,6 +38,8 @@ export function FactField({
         aria-label={describe(bench, path, fact)}
         className={`num inline-flex min-h-6 items-baseline px-0.5 leading-tight hover:text-teal ${small ? 'text-[14px]' : 'text-[15px]'}`}
         onClick={() => (open ? stopEditing() : startEditing(path, place))}
+        // Until the editor's code is here, the key stays with the field.
+        onKeyDown={(event) => event.key === 'Escape' && open && stopEditing()}
       >
         <Shown fact={fact} />
         {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}

@@ -118,13 +118,6 @@ function Side({ part }: { readonly part: PlanPartName }) {
         <FigureRow def={ownHours} args={[]} />
         <FigureRow def={breakEven} args={[]} note="at this worth of an hour, building and buying cost alike" />
       </Panel>
-      {part === 'parts' && <Lengths />}
-      {part === 'fasteners' && (
-        <Panel title="Worked, fits">
-          <FigureRow def={runningHole} args={[]} />
-          <FigureRow def={pressedHole} args={[]} />
-        </Panel>
-      )}
       {verdicts.length > 0 && (
         <Panel title="Judged">
           <ul className="m-0 list-none p-0">
@@ -132,6 +125,13 @@ function Side({ part }: { readonly part: PlanPartName }) {
               <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
             ))}
           </ul>
+        </Panel>
+      )}
+      {part === 'parts' && <Lengths />}
+      {part === 'fasteners' && (
+        <Panel title="Worked, fits">
+          <FigureRow def={runningHole} args={[]} />
+          <FigureRow def={pressedHole} args={[]} />
         </Panel>
       )}
       <Records stages={['plan']} />

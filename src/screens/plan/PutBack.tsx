@@ -35,7 +35,7 @@ export function PutBack() {
               <span className="num text-[13.5px]">
                 {now} → {before ?? 'not known'}
               </span>
-              <span className="num w-full text-[13px] text-second sm:w-56">
+              <span className={`w-full text-[13px] text-second sm:w-56 ${line === null ? '' : 'num'}`}>
                 {line ?? 'It was written without having been read: look at its data sheet.'}
               </span>
             </li>

@@ -30,6 +30,8 @@ export const benches = (): Promise<BenchSummary[]> => listBenches(db)
 
 /** Opens a stored bench into the store. @returns What stands in the way; empty when it is open. */
 export async function openBench(id: string): Promise<readonly Finding[]> {
+  // What is being saved may be this very bench, left a moment ago.
+  await saving
   const loaded = await loadBench(db, id)
   if (!loaded.ok) return loaded.findings
   const { bench, records, files, revision, savedAt, marks } = loaded.value
@@ -104,15 +106,39 @@ export async function keepAsCopy(): Promise<Outcome<string>> {
   return keep(copyBundle({ bench, records, files }, newId, `${bench.name} (copy)`))
 }
 
-/** Saves the open bench if it has changed since. */
-export async function saveOpenBench(): Promise<SaveState> {
-  const { bench, revision } = useBenchStore.getState()
-  if (bench === null) return { kind: 'saved', at: '' }
+/** Saves one after the other, so that each knows the revision of the one before. */
+let saving: Promise<unknown> = Promise.resolve()
+/** What was saved last, for a bench that is left before the store hears of its revision. */
+let lastSaved: { readonly id: string; readonly revision: number } | null = null
+
+function queued<T>(act: () => Promise<T>): Promise<T> {
+  const next = saving.then(act)
+  saving = next.catch(() => undefined)
+  return next
+}
+
+/** Saves the open bench as it stands when its turn comes. */
+export function saveOpenBench(): Promise<SaveState> {
+  return queued(async () => {
+    const { bench, revision } = useBenchStore.getState()
+    if (bench === null) return { kind: 'saved', at: '' }
+    const result = await save(bench, revision)
+    const state = stateOf(result)
+    const still = useBenchStore.getState().bench?.id === bench.id
+    if (still) useBenchStore.setState(result.kind === 'saved' ? { save: state, revision: result.revision } : { save: state })
+    return state
+  })
+}
+
+/** Saves a bench that was left for another before its last edit was saved. */
+export function saveLeftBench(bench: Bench, revision: number): Promise<SaveState> {
+  return queued(async () => stateOf(await save(bench, lastSaved?.id === bench.id ? lastSaved.revision : revision)))
+}
+
+async function save(bench: Bench, revision: number): Promise<SaveResult> {
   const result = await saveBench(db, bench, marksOf(bench), revision, now())
-  const state = stateOf(result)
-  const still = useBenchStore.getState().bench?.id === bench.id
-  if (still) useBenchStore.setState(result.kind === 'saved' ? { save: state, revision: result.revision } : { save: state })
-  return state
+  if (result.kind === 'saved') lastSaved = { id: bench.id, revision: result.revision }
+  return result
 }
 
 /** Writes down what figures give now, with pictures if there are any. @returns Why it could not be kept, or null. */

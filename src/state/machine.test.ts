@@ -1,0 +1,200 @@
+import 'fake-indexeddb/auto'
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { shownNumber } from '../core/bench'
+import { readingDefs, scale, type ScaleRun } from '../core/calibrate'
+import { engineFor, type Bench } from '../core/document'
+import type { StandInFault } from '../core/workshop'
+import { heron } from '../data/heron'
+import { HandMachine } from '../../tests/handMachine'
+import { storageHere, workerHere } from '../../tests/workerHere'
+
+storageHere()
+const workers = workerHere(() => import('../workers/workshop.worker'))
+// The stores keep settings of the browser from the moment they are loaded.
+const state = await import('.')
+const { useBenchStore, useMachine } = state
+const bench = () => useBenchStore.getState().bench as Bench
+const records = () => useBenchStore.getState().records
+
+function open(of: Bench = heron().bench): void {
+  state.openInStore({ bench: of, records: [], files: [], revision: 1, savedMarks: {} }, '')
+}
+
+const connect = (number = 41, fault: StandInFault | null = null) => state.connectStandIn(number, Infinity, fault)
+
+beforeAll(() =>
+  vi.useFakeTimers({
+    shouldAdvanceTime: true,
+    advanceTimeDelta: 40,
+    toFake: ['setTimeout', 'setInterval', 'clearTimeout', 'clearInterval'],
+  }),
+)
+beforeEach(() => open())
+afterAll(() => {
+  state.disconnect()
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+describe('the link to a stand-in', () => {
+  it('reads the machine’s settings as facts, in one step that can be taken back', async () => {
+    expect(await connect()).toBeNull()
+    expect(useMachine.getState().link).toBe('open')
+    const before = bench()
+    expect(await state.readSettings()).toEqual([])
+    // A stand-in that nobody set anything in is as it comes: nominal steps, by read-back.
+    expect(bench().controller.axes['x']?.steps).toMatchObject({ value: 80, typed: '80.000', origin: 'measured' })
+    state.undo()
+    expect(bench()).toBe(before)
+  })
+
+  it('writes a setting, reads it back, keeps a record of old and new, and finds it again after a new connection', async () => {
+    await connect()
+    await state.readSettings()
+    expect(await state.writeSettings(['axes.x.acceleration'])).toEqual([])
+    expect(bench().controller.axes['x']?.acceleration.value).toBe(900)
+    expect(records().map((it) => it.title)).toEqual(['X acceleration: 500.0 → 900.0'])
+    const started = workers.started()
+    await connect()
+    await state.readSettings()
+    expect([workers.started(), bench().controller.axes['x']?.acceleration.value]).toEqual([started + 1, 900])
+    // Another number is another machine, as it comes.
+    await connect(42)
+    await state.readSettings()
+    expect(bench().controller.axes['x']?.acceleration.value).toBe(500)
+  })
+
+  it('names each setting that a pasted list lacks or garbles, and takes the rest', () => {
+    const findings = state.takeListing(
+      new Map([
+        ['x/steps', '79.5'],
+        ['x/speed', 'fast'],
+        ['beam/follows', 'yes'],
+      ]),
+    )
+    expect(bench().controller.axes['x']?.steps.value).toBe(79.5)
+    expect(bench().controller.beam.followsSpeed.chosen).toBe('yes')
+    expect(findings.find((it) => it.path === 'controller.axes.x.topSpeed')?.code).toBe('not-a-number')
+    expect(findings.filter((it) => it.code === 'not-listed').length).toBe(8)
+  })
+
+  it('does without travel by saying what is missing, and ends when another bench is opened', async () => {
+    const { x, y } = bench().motion.axes
+    const none = { ...x!, travel: { ...x!.travel, value: null, typed: '' } }
+    open({ ...bench(), motion: { ...bench().motion, axes: { x: none, y: y! } } })
+    expect(await connect()).toContain('enter drive and travel of X and Y')
+    open()
+    await connect()
+    open({ ...heron().bench, id: 'another' })
+    expect(useMachine.getState().link).toBe('none')
+    expect(await state.askMachine('settings')).toMatchObject({ ok: false, finding: { code: 'no-link' } })
+  })
+
+  it.each<[StandInFault['kind'], RegExp]>([
+    ['silent', /answer/],
+    ['reset', /again|restart|switched/],
+    ['garble', /said something that is no/],
+  ])('a machine that goes %s leaves the beam off, the link at fault, and what was typed where it was', async (kind, words) => {
+    await connect(41, { kind, at: 4 })
+    const before = bench()
+    const finding = await state.runProgram('G1 X10 F600\nG1 Y10\nM2', 'test')
+    expect(finding?.message ?? useMachine.getState().finding?.message).toMatch(words)
+    expect(useMachine.getState()).toMatchObject({ link: 'faulted', running: false })
+    expect(useMachine.getState().report?.power ?? 0).toBe(0)
+    expect(bench()).toBe(before)
+  })
+})
+
+describe('a scale run, from its plan to the machine', () => {
+  const newest = (): [string, ScaleRun] => Object.entries(bench().calibrate.runs).sort(([, p], [, q]) => q.order - p.order)[0]!
+
+  it('is refused, with what is missing, before settings are read, power is known, or an instrument chosen', () => {
+    const code = (made: ReturnType<typeof state.makeRun>) => (made.ok ? '' : made.findings[0]?.code)
+    expect(code(state.makeRun('no such'))).toBe('no-instrument')
+    const at = (path: string) => {
+      open()
+      const fact = { value: null, typed: '', typedUnit: 'mm', origin: 'assumed', doubt: { kind: 'exact' } }
+      state.setFact(path, fact, 'cleared')
+      return code(state.makeRun('calipers'))
+    }
+    expect([
+      at('controller.axes.x.steps'),
+      at('calibrate.markPower'),
+      at('motion.axes.y.travel'),
+      at('calibrate.startX'),
+      at('calibrate.wantedShare'),
+    ]).toEqual(['steps-not-read', 'no-power', 'not-known', 'not-known', 'not-known'])
+  })
+
+  it('finds the hidden scale of three machines within its ±, and once written they size true', async () => {
+    for (const number of [5, 41, 20771]) {
+      open()
+      await connect(number)
+      await state.readSettings()
+      const made = state.makeRun('calipers')
+      if (!made.ok) throw new Error(made.findings[0]?.message)
+      const [id, run] = newest()
+      const program = state.writeThroughCard(bench(), state.runSteps({ ...run, power: 0.5, speed: 20 }))
+      if (!program.ok) throw new Error(program.findings[0]?.message)
+      expect(await state.runProgram(program.value, id), String(number)).toBeNull()
+      await vi.waitFor(() => expect(useMachine.getState().marks.length).toBeGreaterThan(0))
+      expect(await state.readRun(id), String(number)).toBeNull()
+      const found = engineFor(bench()).withDoubt(scale, id, 'x')
+      const truth = 1 + new HandMachine(number).sizeError('x')
+      expect(Math.abs((shownNumber(found.result) ?? 0) - truth), String(number)).toBeLessThan(1.5 * (found.doubt?.expanded ?? 0))
+      expect(await state.applyRun(id, 'x')).toBeNull()
+      expect(await state.writeSettings(['axes.x.steps'])).toEqual([])
+      const written = bench().controller.axes['x']?.steps.value ?? 0
+      expect(Math.abs(written * new HandMachine(number).machine.hidden.mmPerStep.x - 1)).toBeLessThan(0.0015)
+      // The record of the write stands on the calibration, and says what it was.
+      const [calibration, write] = records().slice(-2)
+      expect(write?.title).toMatch(/^X steps: 80\.000 → /)
+      expect(write?.beneath).toEqual([calibration?.id])
+    }
+  })
+
+  it('takes a reading in any unit with its pooled doubt, says what is none, and takes it back', () => {
+    state.makeRun('calipers')
+    const [id] = newest()
+    const [def] = readingDefs(newest()[1])
+    const reading = () => newest()[1].readings[def!.id]
+    expect(state.enterReading(id, def!, 'about 4')[0]?.code).toBe('not-a-number')
+    expect(state.enterReading(id, def!, '9 m')[0]?.code).toMatch(/range/)
+    expect(reading()).toBeUndefined()
+    expect(state.enterReading(id, def!, '4 cm')).toEqual([])
+    expect(reading()).toMatchObject({ value: 40, typed: '4 cm', doubt: { kind: 'pooled', args: [id] } })
+    expect(state.enterReading(id, def!, '  ')).toEqual([])
+    expect(reading()).toBeUndefined()
+  })
+
+  it('cannot be thrown away while steps follow it; undone, they follow nothing and it can', () => {
+    const kept = Object.keys(bench().calibrate.runs)[0]!
+    state.dropRun(kept)
+    expect(bench().calibrate.runs[kept]).toBeDefined()
+    state.unapplyRun('x')
+    state.dropRun(kept)
+    expect(bench().calibrate.runs[kept]).toBeUndefined()
+    state.undo()
+    state.undo()
+    expect(bench().calibrate.applied['x']).toBe(kept)
+  })
+})
+
+describe('a belt of the stand-in', () => {
+  it('is heard at the tone of its hidden pull; without span or stand-in it says what is missing', async () => {
+    await connect(41)
+    const before = bench()
+    expect(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in')).toBeNull()
+    const { pull } = new HandMachine(41).machine.hidden
+    // f = √(T/m) / 2L, the ideal string: 8.4 g/m over 372 mm.
+    const tone = Math.sqrt(pull.xA / 0.0084) / (2 * 0.372)
+    const heard = bench().motion.axes['x']?.toneA
+    expect(Math.abs((heard?.value ?? 0) - tone) / tone).toBeLessThan(0.02)
+    expect(heard?.origin).toBe('measured')
+    const { x } = before.motion.axes
+    const unread = { ...before, motion: { ...before.motion, axes: { ...before.motion.axes, x: { ...x!, freeSpan: x!.toneB } } } }
+    expect(await state.listenTo(unread, { axisId: 'x', side: 'A' }, 'stand-in')).toContain('free span')
+    state.disconnect()
+    expect(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in')).toBe('No stand-in is connected.')
+  })
+})

@@ -61,3 +61,30 @@ function stretchOf({ from, to }: { readonly from: string; readonly to: string })
   const minutes = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3))
   return { from: minutes(from), to: to === '00:00' ? DAY : minutes(to) }
 }
+
+/** A run of tasks that was begun: when, and how long from its first tick to its last or to now. Minutes as given. */
+export interface RunTime {
+  readonly begun: number
+  readonly tookMin: number
+  /** Work of its tasks as planned, min. */
+  readonly plannedMin: number
+  readonly done: boolean
+}
+
+/**
+ * How long a run of tasks has taken: from the beginning of the first that was done, its own work before its tick, to the
+ * last tick, or to now while one is open.
+ * @param tasks With the times at which they were done. @param now As those times.
+ * @returns Null where none is done yet.
+ * Valid: a first task that took about as long as planned. Source: by definition.
+ */
+export function runTime(tasks: readonly CalendarTask[], now: number): RunTime | null {
+  const ticked = tasks.filter((it): it is CalendarTask & { doneAt: number } => it.doneAt !== null)
+  const [first] = [...ticked].sort((p, q) => p.doneAt - q.doneAt)
+  if (first === undefined) return null
+  const begun = first.doneAt - first.workMin
+  const done = ticked.length === tasks.length
+  const end = done ? Math.max(...ticked.map((it) => it.doneAt)) : now
+  const plannedMin = tasks.reduce((sum, it) => sum + it.workMin, 0)
+  return { begun, tookMin: Math.max(0, end - begun), plannedMin, done }
+}

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
-import { localAfter } from '../../core/schedule'
+import { localAfter, runTime, type CalendarTask } from '../../core/schedule'
 import { planNow, tickTask, useBenchStore, useNow } from '../../state'
 import { Findings } from '../../ui'
 import { sayDay } from './SchedulePlate'
@@ -19,6 +19,7 @@ export function AtTheBench() {
   const open = tasks.filter((it) => it.doneAt === null)
   return (
     <div className="mt-4 max-w-[46rem]" data-plate="At the bench">
+      {bench.motion.kinematics.chosen === 'retrofit' && <RunClock tasks={tasks} first={first} nowMin={nowMin} />}
       {waits.map(({ name, until }) => (
         <p key={name} className="mb-2 border-l-2 border-second pl-3" role="status">
           {name}: wait until <span className="num">{localAfter(first, until).slice(11)}</span> on{' '}
@@ -40,6 +41,20 @@ export function AtTheBench() {
         </p>
       )}
     </div>
+  )
+}
+
+/** A change-over is timed: from its first step to its last, against what was planned. */
+function RunClock(props: { readonly tasks: readonly CalendarTask[]; readonly first: string; readonly nowMin: number }) {
+  const run = runTime(props.tasks, props.nowMin)
+  if (run === null) return null
+  const { begun, tookMin, plannedMin, done } = run
+  return (
+    <p className="mb-2" role="status">
+      {done ? 'The change-over took' : `Begun at ${localAfter(props.first, begun).slice(11)}; so far`}{' '}
+      <span className="num">{sayMinutes(Math.round(tookMin))}</span>, planned were{' '}
+      <span className="num">{sayMinutes(plannedMin)}</span>.
+    </p>
   )
 }
 

@@ -3,6 +3,7 @@ import { barCuts, cutListOf, guideCuts } from '../../core/schedule'
 import { sayQuantity, type Outcome } from '../../core/units'
 import { useBenchStore, useFigure } from '../../state'
 import { Findings, Hatching, useUnits } from '../../ui'
+import { ChainPlate } from './ChainPlate'
 import { useWidth } from './useWidth'
 
 const ROW = 44
@@ -50,6 +51,7 @@ export function CutPlate() {
   ]
   return (
     <div ref={window} className="mt-3 shrink-0" data-plate="The cut plan">
+      {width > 0 && <ChainPlate bench={bench} width={width} />}
       {groups.map((group) => (
         <GroupOfCuts key={group.words} group={group} width={width} />
       ))}

@@ -1,0 +1,41 @@
+import { useEffect, useSyncExternalStore, type ComponentType } from 'react'
+import { putOff, type PutOff } from './putOff'
+
+const registered: PutOff<unknown>[] = []
+
+/**
+ * A component whose code is not in the first picture. It is fetched when first drawn, or by `fetchLater` before that;
+ * once it is here it is drawn at once, with no wait in between, so that a key pressed after a click meets it. Until then
+ * nothing stands in its place. Where it cannot be fetched, that is said in its place, with a way to try again.
+ */
+export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+  const part = putOff(load)
+  registered.push(part)
+  return function Later(props: P) {
+    const standing = useSyncExternalStore(part.listen, part.standing)
+    useEffect(() => {
+      if (standing.kind === 'away') void part.fetch()
+    }, [standing.kind])
+    if (standing.kind === 'failed') return <NotHere message={standing.message} again={() => void part.fetch()} />
+    if (standing.kind !== 'here') return null
+    const Part = standing.it
+    return <Part {...props} />
+  }
+}
+
+function NotHere({ message, again }: { readonly message: string; readonly again: () => void }) {
+  return (
+    <span role="alert" className="my-1 block border-l-2 border-stop pl-2 text-[13px]">
+      This part could not be loaded: {message}. What you entered is kept; see that Fine Kerf’s own server runs, then{' '}
+      <button type="button" className="link" onClick={again}>
+        try again
+      </button>
+      .
+    </span>
+  )
+}
+
+/** Fetches what was put off, when there is nothing better to do; a failure is told where the part is drawn. */
+export async function fetchLater(): Promise<void> {
+  await Promise.all(registered.map((it) => it.fetch()))
+}

@@ -32,7 +32,8 @@ afterAll(() => {
 })
 
 /** Saved as it stands in the store. */
-const saved = () => vi.waitFor(() => expect(useBenchStore.getState().save.kind).toBe('saved'))
+const PATIENT = { timeout: 20_000 }
+const saved = () => vi.waitFor(() => expect(useBenchStore.getState().save.kind).toBe('saved'), PATIENT)
 
 describe('the benches of this browser', () => {
   it('are made, listed, opened again as they were left, and taken away with a way back', async () => {
@@ -140,7 +141,7 @@ describe('saving', () => {
     await saved()
     useBenchStore.setState({ ...here, save: { kind: 'saved', at: '' } })
     state.setFact('motion.wantedSpeed', wanted(99), 'speed')
-    await vi.waitFor(() => expect(useBenchStore.getState().save.kind).toBe('changed-elsewhere'))
+    await vi.waitFor(() => expect(useBenchStore.getState().save.kind).toBe('changed-elsewhere'), PATIENT)
     expect(bench().motion.wantedSpeed.value).toBe(99)
     const copy = idOf(await state.keepAsCopy())
     await state.openBench(id)

@@ -137,7 +137,7 @@ describe('a scale run, from its plan to the machine', () => {
       const program = state.writeThroughCard(bench(), state.runSteps({ ...run, power: 0.5, speed: 20 }))
       if (!program.ok) throw new Error(program.findings[0]?.message)
       expect(await state.runProgram(program.value, id), String(number)).toBeNull()
-      await vi.waitFor(() => expect(useMachine.getState().marks.length).toBeGreaterThan(0))
+      await vi.waitFor(() => expect(useMachine.getState().marks.length).toBeGreaterThan(0), { timeout: 20_000 })
       expect(await state.readRun(id), String(number)).toBeNull()
       const found = engineFor(bench()).withDoubt(scale, id, 'x')
       const truth = 1 + new HandMachine(number).sizeError('x')

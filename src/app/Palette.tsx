@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
-import { labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
+import { hasField, labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
 import {
   editBench,
   isOnNameplate,
@@ -88,7 +88,8 @@ export function Palette() {
 function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
   const entries: Entry[] = []
   eachFact(bench, (path, node) => {
-    if (!isFact(node) || path.startsWith('instruments.') || path.startsWith('calibrate.runs.')) return
+    const elsewhere = path.startsWith('instruments.') || path.startsWith('calibrate.runs.')
+    if (!isFact(node) || elsewhere || !hasField(bench, path)) return
     const { text, unit } = showFact(node)
     entries.push({
       words: labelAt(bench, path),

@@ -1,3 +1,4 @@
+import { stageOfPath } from '../core/document'
 import { create } from 'zustand'
 import type { Path } from '../core/bench'
 import type { Entry } from '../core/bench'
@@ -140,13 +141,20 @@ function partOf(path: Path): {
   readonly part?: ControllerPart
   readonly motionPart?: MotionPart
   readonly planPart?: PlanPartName
+  readonly runId?: string
 } {
-  if (path.startsWith('plan.')) return { planPart: 'parts' }
+  if (stageOfPath(path) === 'plan') return { planPart: path.startsWith('plan.fits.') ? 'fasteners' : 'parts' }
   if (path.startsWith('motion.')) return { motionPart: motionPartOf(path) }
   if (path.startsWith('controller.')) return { part: 'settings' }
   if (/^calibrate\.(sightPower|rampTo|markPower|markSpeed)$/.test(path)) return { part: 'ramp' }
-  return path.startsWith('calibrate.') || path.startsWith('instruments.') ? { part: 'run' } : {}
+  if (path.startsWith('instruments.')) return { part: 'run' }
+  if (!path.startsWith('calibrate.')) return {}
+  const [, list, run = ''] = path.split('.')
+  return { part: 'run', runId: list === 'runs' ? run : NEXT_RUN }
 }
+
+/** In place of a scale run's id: the one that is not made yet. */
+export const NEXT_RUN = 'next'
 
 const OF_DRIVE =
   /\.(holdingTorque|ratedCurrent|windingResistance|windingInductance|rotorInertia|movingMass|friction|closedBelt|motorVoltage)$/

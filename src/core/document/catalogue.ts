@@ -8,7 +8,6 @@ import {
   type Verdict,
   type VerdictDef,
 } from '../bench'
-import { eachFact, isChoice, isFact } from '../bench'
 import { axisCalibrateVerdicts, calibrateFigures, newestRun, readingDefs, runCalibrateVerdicts } from '../calibrate'
 import { electricalFigures, electricalVerdicts } from '../electrical'
 import {
@@ -73,8 +72,13 @@ const planned =
   (holds: (plan: Bench['plan']) => boolean): Args =>
   ({ plan }) =>
     holds(plan) ? [[]] : []
-const eachListedStock: Args = ({ plan }) =>
-  STOCKS.filter((stock) => Object.values(plan.parts).some((it) => it.covers === stock)).map((it) => [it])
+/** Stock that a part of the list stands for, where the machine is cut from it at all. */
+const eachListedStock: Args = ({ motion, plan }) => {
+  const list = cutListOf(motion.kinematics.chosen, motion.frame.guides.chosen)
+  return STOCKS.filter((it) => list[it].length > 0 && Object.values(plan.parts).some(({ covers }) => covers === it)).map((it) => [
+    it,
+  ])
+}
 /** Sizes of the largest work that were said, for axes that there are. */
 const eachWantedSize: Args = ({ motion, plan: { goals } }) =>
   [['X', goals.workWidth] as const, ['Y', goals.workDepth] as const, ['Z', goals.workHeight] as const].flatMap(
@@ -148,76 +152,4 @@ function readingLabel(bench: Bench, path: Path): string | undefined {
   const [, , runId = '', , readingId] = path.split('.')
   const run = bench.calibrate.runs[runId]
   return run === undefined ? undefined : readingDefs(run).find((it) => it.id === readingId)?.words
-}
-
-/** The stage on which a fact is entered. */
-export function stageOfPath(path: Path): string {
-  const [slice = ''] = path.split('.')
-  const elsewhere: Readonly<Record<string, string>> = {
-    optics: 'beam',
-    instruments: 'controller',
-    electrical: 'power',
-    calibrate: 'controller',
-    output: 'controller',
-  }
-  return elsewhere[slice] ?? slice
-}
-
-/** Facts of a bench that were entered but that nobody has checked; what no drive in use reads is left out. */
-export function assumedFacts(bench: Bench, stage: string): readonly Path[] {
-  const found: Path[] = []
-  eachFact(bench, (path, node) => {
-    const entered = (isFact(node) && node.value !== null) || (isChoice(node) && node.chosen !== null)
-    const assumed = (isFact(node) || isChoice(node)) && node.origin === 'assumed'
-    if (entered && assumed && stageOfPath(path) === stage && inUse(bench, path)) found.push(path)
-  })
-  return found
-}
-
-const DRIVE_FACTS: Readonly<Record<string, readonly string[]>> = {
-  pulleyTeeth: ['belt', 'reducedBelt'],
-  beltPitch: ['belt', 'reducedBelt'],
-  motorTeeth: ['reducedBelt'],
-  drivenTeeth: ['reducedBelt'],
-  screwPitch: ['screw'],
-  screwStarts: ['screw'],
-  rackModule: ['rack'],
-  pinionTeeth: ['rack'],
-}
-
-/** Parts of Motion that are read only where the machine has them, or where somebody has begun to measure. */
-const PART_IN_USE: Readonly<Record<string, (motion: Bench['motion']) => boolean>> = {
-  crossed: ({ kinematics }) => kinematics.chosen === 'crossed',
-  mirrors: ({ kinematics }) => kinematics.chosen === 'mirrors',
-  belts: ({ axes }) => Object.values(axes).some(({ toneA, toneB }) => toneA.value !== null || toneB.value !== null),
-  play: ({ play }) => play.clearance.value !== null,
-  levelWithin: ({ heights }) => Object.keys(heights).length > 0,
-}
-
-/** What only a bench with rails or shafts, or one that cuts plates and bars, reads. */
-function cutFactInUse({ motion }: Bench, path: Path): boolean {
-  const { kinematics, frame } = motion
-  const list = cutListOf(kinematics.chosen, frame.guides.chosen)
-  if (path === 'motion.frame.guideOver' || path.startsWith('plan.guideStock.')) return list.guides.length > 0
-  if (path === 'motion.frame.guides' || path.startsWith('plan.stock.')) return list.bars.length > 0
-  if (path === 'motion.frame.endHeight') return list.plates.includes('end')
-  return true
-}
-
-/** How two motors share a driver is read only where there are two. */
-function sharingInUse(axis: Bench['motion']['axes'][string] | undefined, key: string): boolean {
-  if (key === 'drivers') return axis?.motors.value === 2
-  return key !== 'driverCurrent' || (axis?.motors.value === 2 && axis.drivers.chosen !== 'each')
-}
-
-function inUse(bench: Bench, path: Path): boolean {
-  const [, list, id, key] = path.split('.')
-  if (!cutFactInUse(bench, path)) return false
-  if (list === 'axes' && !sharingInUse(bench.motion.axes[id ?? ''], key ?? '')) return false
-  if (path.startsWith('instruments.')) return false
-  if (path.startsWith('plan.fits.')) return bench.plan.fits.shaft.value !== null || bench.plan.fits.bush.value !== null
-  const part = path.startsWith('motion.') ? PART_IN_USE[list ?? ''] : undefined
-  if (part !== undefined && !part(bench.motion)) return false
-  const kinds = list === 'axes' ? DRIVE_FACTS[key ?? ''] : undefined
-  return kinds === undefined || kinds.includes(bench.motion.axes[id ?? '']?.drive.chosen ?? '')
 }

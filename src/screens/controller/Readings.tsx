@@ -1,10 +1,21 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { checkReadings, readingDefs, scaleRunSteps, type ReadingDef, type ScaleRun } from '../../core/calibrate'
 import { shownNumber, showFact } from '../../core/bench'
 import { calibratedStepsOf, sizeError } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
 import { displayUnit, sayQuantity, unitOf, type Finding } from '../../core/units'
-import { applyRun, dropRun, engineOf, enterReading, readRun, unapplyRun, useMachine, useSession } from '../../state'
+import {
+  applyRun,
+  dropRun,
+  engineOf,
+  enterReading,
+  readingPath,
+  readRun,
+  stopEditing,
+  unapplyRun,
+  useMachine,
+  useSession,
+} from '../../state'
 import { Findings, Panel } from '../../ui'
 import { HandOut } from './HandOut'
 
@@ -94,6 +105,14 @@ function ReadingRow(props: { readonly def: ReadingDef; readonly run: ScaleRun; r
   const [typed, setTyped] = useState<string | null>(null)
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const unit = displayUnit('length', bench.units)
+  const path = readingPath(runId, def.id)
+  const input = useRef<HTMLInputElement>(null)
+  const asked = useSession(({ editing }) => editing?.path === path)
+  useEffect(() => {
+    if (!asked) return
+    input.current?.focus()
+    stopEditing()
+  }, [asked])
   const leave = (): void => {
     if (typed === null || typed.trim() === shown) return setTyped(null)
     const found = enterReading(runId, def, typed)
@@ -112,6 +131,9 @@ function ReadingRow(props: { readonly def: ReadingDef; readonly run: ScaleRun; r
         </span>
         <span className="flex items-center gap-1.5">
           <input
+            ref={input}
+            data-fact={path}
+            data-place="given"
             className="input num min-h-8 w-24 py-0.5 text-right"
             inputMode="decimal"
             value={typed ?? shown}

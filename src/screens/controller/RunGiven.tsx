@@ -1,10 +1,10 @@
 import { closingSentence, calibratedStepsOf, sizeError, scaleRunSteps, stepsMargin } from '../../core/calibrate'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { engineOf, makeRun, planRun, useBenchStore, useSession } from '../../state'
+import { engineOf, makeRun, NEXT_RUN, planRun, useBenchStore, useSession } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
-import { chosenRun, NEXT, useChosenInstrument, useInstrument } from './chosen'
+import { chosenRun, useChosenInstrument, useInstrument } from './chosen'
 import { HandOut } from './HandOut'
 import { Instruments } from './Instruments'
 import { Readings } from './Readings'
@@ -78,7 +78,7 @@ function Runs({ bench, id }: { readonly bench: Bench; readonly id: string | null
         type="button"
         aria-pressed={id === null}
         className={`min-h-7 px-1 ${id === null ? 'border-b-2 border-teal font-[650]' : 'text-teal'}`}
-        onClick={choose(NEXT)}
+        onClick={choose(NEXT_RUN)}
       >
         The next run
       </button>

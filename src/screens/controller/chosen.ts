@@ -1,15 +1,12 @@
 import { create } from 'zustand'
 import type { Bench } from '../../core/document'
-import { useBenchStore } from '../../state'
+import { NEXT_RUN, useBenchStore } from '../../state'
 
 /** The run that is looked at: the one chosen, else the newest; null while the next one is being planned. */
 export function chosenRun(bench: Bench, selected: string | null, newest: string | null): string | null {
-  if (selected === NEXT) return null
+  if (selected === NEXT_RUN) return null
   return selected !== null && bench.calibrate.runs[selected] !== undefined ? selected : newest
 }
-
-/** Stands for the run that is not made yet. */
-export const NEXT = 'next'
 
 /** The instrument that the next run will be read with. */
 export const useChosenInstrument = create<{ readonly id: string }>()(() => ({ id: 'calipers' }))

@@ -1,0 +1,74 @@
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { askCautions, dropDraft, endCautions, isOnNameplate, keepDraft, NEXT_RUN, revealFact, useSession } from './session'
+
+const first = useSession.getState()
+let there = true
+vi.stubGlobal('document', { querySelector: () => (there ? {} : null) })
+vi.stubGlobal('CSS', { escape: (it: string) => it })
+vi.stubGlobal('requestAnimationFrame', (act: () => void) => act())
+beforeEach(() => {
+  there = true
+  useSession.setState(first)
+})
+afterAll(() => vi.unstubAllGlobals())
+
+describe('a fact that is asked for', () => {
+  it.each([
+    ['motion.axes.y.travel', { axisId: 'y', motionPart: 'machine' }],
+    ['motion.axes.x.holdingTorque', { axisId: 'x', motionPart: 'drive' }],
+    ['motion.axes.x.toneA', { axisId: 'x', motionPart: 'belts' }],
+    ['motion.racking.left', { motionPart: 'square' }],
+    ['motion.heights.h1.height', { motionPart: 'square' }],
+    ['motion.frame.guides', { planPart: 'parts' }],
+    ['plan.goals.budget', { planPart: 'parts' }],
+    ['plan.fits.shaft', { planPart: 'fasteners' }],
+    ['controller.axes.x.steps', { part: 'settings' }],
+    ['calibrate.markPower', { part: 'ramp' }],
+    ['calibrate.startX', { part: 'run', runId: NEXT_RUN }],
+    ['calibrate.runs.r1.readings.x-like-short-1', { part: 'run', runId: 'r1' }],
+    ['instruments.calipers.scale', { part: 'run' }],
+  ])('%s comes into view on its part, and its editor opens there', (path, shown) => {
+    revealFact(path)
+    expect(useSession.getState()).toMatchObject({ ...shown, nameplate: null, editing: { path, place: 'given' } })
+  })
+
+  it('on the nameplate opens its cell', () => {
+    revealFact('optics.power')
+    expect(useSession.getState()).toMatchObject({ nameplate: 'beam', editing: { path: 'optics.power', place: 'nameplate' } })
+    expect([isOnNameplate('safety.eyewearDensity'), isOnNameplate('motion.wantedSpeed')]).toEqual([true, false])
+  })
+
+  it('that never comes is not waited for without an end', () => {
+    there = false
+    revealFact('motion.wantedSpeed')
+    expect(useSession.getState().editing?.path).toBe('motion.wantedSpeed')
+  })
+})
+
+describe('the cautions before a beam', () => {
+  it('are asked for until they are taken, then not again in this session', async () => {
+    const asked = askCautions()
+    expect(useSession.getState().cautions).toBe('asking')
+    endCautions(false)
+    expect(await asked).toBe(false)
+    const again = askCautions()
+    endCautions(true)
+    expect([await again, await askCautions(), useSession.getState().cautions]).toEqual([true, true, 'taken'])
+  })
+
+  it('asked for twice answer the first with no: no program leaves on an old question', async () => {
+    useSession.setState({ cautions: 'not asked' })
+    const old = askCautions()
+    const next = askCautions()
+    expect(await old).toBe(false)
+    endCautions(true)
+    expect(await next).toBe(true)
+  })
+})
+
+it('what is half typed is kept for its own fact until it is dropped', () => {
+  keepDraft('motion.wantedSpeed', { typed: '12 fast', origin: 'stated', doubtTyped: '', instrumentId: '', day: '' })
+  keepDraft('plan.goals.budget', { typed: 'little', origin: 'stated', doubtTyped: '', instrumentId: '', day: '' })
+  dropDraft('motion.wantedSpeed')
+  expect(Object.keys(useSession.getState().drafts)).toEqual(['plan.goals.budget'])
+})

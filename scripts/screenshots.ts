@@ -26,6 +26,10 @@ async function motionPart(page: Page, name: string): Promise<void> {
 async function kinematics(page: Page, words: string): Promise<void> {
   await page.locator('[data-fact="motion.kinematics"]').click()
   await page.getByRole('dialog').getByRole('button', { name: words, exact: true }).click()
+  await toTop(page)
+}
+
+async function toTop(page: Page): Promise<void> {
   await page
     .locator('#sheet > div > div')
     .first()
@@ -94,7 +98,7 @@ const SHOTS: readonly {
     act: async (page) => {
       await plan(page)
       await page.getByRole('button', { name: 'Parts and cuts' }).click()
-      await page.locator('[data-plate="The cut plan"] svg').waitFor()
+      await page.locator('[data-plate="The cut plan"] svg').first().waitFor()
     },
   },
   {
@@ -118,7 +122,11 @@ const SHOTS: readonly {
     name: 'motion-crossed',
     act: async (page) => {
       await demo(page)
+      await page.locator('[data-carriage]').press('ArrowUp')
       await kinematics(page, 'crossed belts')
+      await page.locator('[data-carriage]').press('ArrowUp')
+      await page.locator('[data-carriage]').blur()
+      await toTop(page)
     },
   },
   {

@@ -38,6 +38,8 @@ async function toTop(page: Page): Promise<void> {
 
 async function enter(page: Page, path: string, text: string): Promise<void> {
   await page.locator(`[data-fact="${path}"][data-place="given"]`).click()
+  // The editor's code comes with the first one that opens.
+  await page.getByRole('button', { name: 'Leave as it was' }).waitFor()
   await page.keyboard.type(text)
   await page.keyboard.press('Enter')
 }

@@ -97,14 +97,17 @@ export const beltsAlike: VerdictDef = {
   },
 }
 
+/** Growth that is left where a belt grows by 0.05 mm, mm. */
+const PARALLEL_FROM = 0.25
+
 /** A belt that grows by up to 0.05 mm over the travel is good, by more than 0.3 mm a stop (common practice). */
 export const runsParallel: VerdictDef = {
   id: 'motion.runsParallel',
   stage: 'motion',
   margin: crossedMargin,
-  goodFrom: 0.25,
+  goodFrom: PARALLEL_FROM,
   stopBelow: 0,
-  say: ({ mark, args, figure }) => {
+  say: ({ mark, args, figure, margin }) => {
     const belt = args[0] === 'b' ? 'right' : 'left'
     const growth = figure(crossedSlack, args[0] ?? 'a')
     const next = { words: 'Measure how far the motors stand aside', path: 'motion.crossed.motorAside' }
@@ -112,6 +115,11 @@ export const runsParallel: VerdictDef = {
       case 'good':
         return { head: `Belt of the ${belt} motor runs parallel`, why: `It grows by ${growth} over the travel.` }
       case 'look':
+        return {
+          head: `Belt of the ${belt} motor ${margin >= PARALLEL_FROM ? 'may slant' : 'slants a little'}`,
+          why: `It grows and shrinks by ${growth} over the travel, and its tension with it.`,
+          next,
+        }
       case 'stop':
         return {
           head: `Belt of the ${belt} motor slants`,

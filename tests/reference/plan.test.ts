@@ -274,6 +274,11 @@ describe('the calendar', () => {
     expect(Object.fromEntries(now)).toEqual({ fit: ['wait'], saw: ['noise'], sort: [], paint: ['task', 'parcel'] })
   })
 
+  it('a task that was ticked a moment after the clock was last looked at holds nothing up', () => {
+    const tasks = [open(task('off', 5), { doneAt: at(0, 18, 1) }), open(task('spindle', 10, ['off']))]
+    expect(whatNow(tasks, week, at(0, 18)).get('spindle')).toEqual([])
+  })
+
   it('is written as RFC 5545 asks: line ends, folding at 75 octets, escaped text', () => {
     const note = `${'Ä'.repeat(60)}, then; more`
     const text = writeCalendarFile(

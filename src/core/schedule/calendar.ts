@@ -176,7 +176,8 @@ export function whatNow(
       .map((task): [string, readonly Hindrance[]] => {
         const before = task.needs.map((id) => byId.get(id)).filter((it) => it !== undefined)
         const open = before.some((it) => it.doneAt === null)
-        const waiting = before.some((it) => it.doneAt !== null && it.doneAt + it.waitMin > now)
+        // What has no wait is over with its tick, even where the clock that is asked lags behind by a minute.
+        const waiting = before.some((it) => it.doneAt !== null && it.waitMin > 0 && it.doneAt + it.waitMin > now)
         return [
           task.id,
           [

@@ -14,7 +14,7 @@ export function AtTheBench() {
   const { hindrances, tasks, first, nowMin } = planNow(bench, now)
   const next = tasks.find((it) => hindrances.get(it.id)?.length === 0)
   const waits = tasks
-    .filter((it) => it.doneAt !== null && it.doneAt + it.waitMin > nowMin)
+    .filter((it) => it.doneAt !== null && it.waitMin > 0 && it.doneAt + it.waitMin > nowMin)
     .map((it) => ({ name: it.name, until: (it.doneAt ?? 0) + it.waitMin }))
   const open = tasks.filter((it) => it.doneAt === null)
   return (

@@ -70,10 +70,12 @@ describe('the benches of this browser', () => {
     await state.removeBench(id)
     expect(idOf(await state.importFile(file(left.value.bytes, left.value.name)))).toBe(id)
     expect(await names()).toEqual(['Heron', 'Heron (from file)'])
-    const before = bench
     await state.openBench(id)
+    const before = bench()
     const { ok } = await state.importFile(file(new Uint8Array([1, 2, 3]), 'holiday.png'))
-    expect([ok, before()]).toEqual([false, bench()])
+    expect(ok).toBe(false)
+    expect(bench()).toBe(before)
+    expect(await names()).toEqual(['Heron', 'Heron (from file)'])
   })
 
   it('the demos are made once; a reset throws changes away', async () => {

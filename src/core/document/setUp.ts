@@ -29,7 +29,7 @@ const SHEET = 10
 
 /**
  * Sets a bench up from what is wanted: goals as they were said, everything that follows from them assumed with an honest
- * range, the usual tasks behind those that are there.
+ * range, the usual tasks behind those that are there. What somebody has stated or measured of the machine stays.
  * @param newId Gives an id that was never used. @returns The bench as it is then; the given one is not altered.
  * Source: common practice; every guess is marked as one.
  */
@@ -40,9 +40,11 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
   const { kinematics, width, depth, height, budget } = wish
   const mirrors =
     kinematics === 'mirrors'
-      ? { ...motion.mirrors, height: assumed(heightOver(Math.max(sizeOf(width), sizeOf(depth))), 0.25) }
+      ? {
+          ...motion.mirrors,
+          height: unlessKnown(motion.mirrors.height, assumed(heightOver(Math.max(sizeOf(width), sizeOf(depth))), 0.25)),
+        }
       : motion.mirrors
-  const wide = Object.fromEntries(wish.materials.map((id) => [id, true as const]))
   const goals = {
     workWidth: width,
     workDepth: depth,
@@ -50,7 +52,7 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
     budget: budget ?? plan.goals.budget,
     rotary: answered(wish.rotary),
     portable: answered(wish.portable),
-    materials: wide,
+    materials: Object.fromEntries(wish.materials.map((id) => [id, true as const])),
   }
   const guides = guessedChoice<Guides>(kinematics === 'retrofit' ? 'rails' : 'wheels')
   return withTasks(
@@ -61,7 +63,7 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
         kinematics: chosen(kinematics),
         axes: Object.fromEntries(axes),
         mirrors,
-        frame: { ...motion.frame, guides },
+        frame: { ...motion.frame, guides: unlessKnown(motion.frame.guides, guides) },
       },
       plan: { ...plan, build: chosen(wish.build), goals },
     },
@@ -109,17 +111,22 @@ function axisFor(axis: Axis, wish: Wish): Axis {
   const { kinematics, width, depth, height, rotary } = wish
   if (axis.letter === 'Z') {
     const thick = Math.max(sizeOf(height), rotary ? ROUND_WORK : 0)
-    return { ...axis, travel: travelFor(thick) }
+    return { ...axis, travel: unlessKnown(axis.travel, travelFor(thick)) }
   }
   const motors = axis.letter === 'Y' && kinematics === 'gantry' ? 2 : 1
   const work = sizeOf(axis.letter === 'X' ? width : depth)
   return {
     ...axis,
-    drive: kinematics === 'retrofit' ? guessedChoice<Drive>('screw') : axis.drive,
-    motors: { ...axis.motors, value: motors, typed: String(motors) },
+    drive: kinematics === 'retrofit' ? unlessKnown(axis.drive, guessedChoice<Drive>('screw')) : axis.drive,
+    motors: unlessKnown(axis.motors, { ...axis.motors, value: motors, typed: String(motors) }),
     // The field of two mirrors is the work itself: nothing is approached and nothing clamped inside of it.
-    travel: kinematics === 'mirrors' ? assumed(work, 0.1) : travelFor(work),
+    travel: unlessKnown(axis.travel, kinematics === 'mirrors' ? assumed(work, 0.1) : travelFor(work)),
   }
+}
+
+/** A guess, but where somebody has said or measured it. */
+function unlessKnown<T extends Fact | Choice>(there: T, guess: T): T {
+  return there.origin === 'assumed' ? guess : there
 }
 
 function travelFor(work: number): Fact {

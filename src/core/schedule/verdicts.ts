@@ -15,7 +15,7 @@ export const everythingOrdered: VerdictDef = {
       ? { head: 'Everything is ordered', why: 'No part is left that nobody has ordered.' }
       : {
           head: 'Parts are not ordered',
-          why: `${figure(unordered)} of them, ${figure(toSpend)} in all. What waits for them is not planned.`,
+          why: `${figure(unordered)} of them, ${figure(toSpend)} in all. What waits for them is not planned: order them and give each its day on Parts and cuts.`,
         },
 }
 
@@ -109,7 +109,11 @@ export const stockEnough: VerdictDef = {
     const needed = figure(stock === 'bars' ? barsNeeded : guidesNeeded)
     return mark === 'good'
       ? { head: `Enough ${STOCK_WORDS[stock]} are listed`, why: `The machine needs ${needed}.` }
-      : { head: `Too few ${STOCK_WORDS[stock]} are listed`, why: `The machine needs ${needed}; the list is ${-margin} short.` }
+      : {
+          head: `Too few ${STOCK_WORDS[stock]} are listed`,
+          why: `The machine needs ${needed}; the list is ${-margin} short. Order more, or cut from longer stock.`,
+          next: { words: 'Change the length of the stock', path: `plan.${stock === 'bars' ? 'stock' : 'guideStock'}.length` },
+        }
   },
 }
 

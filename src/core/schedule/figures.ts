@@ -13,8 +13,8 @@ export const reachMargin = figure({
   id: 'plan.reachMargin',
   label: 'Travel beyond the largest work',
   quantity: 'length',
-  formula: 'm = \\v{T} - w',
-  symbols: { T: '=motion.travelOf|{0}' },
+  formula: 'm = T - w',
+  symbols: {},
   source: 'By definition; approach and clamps need some of it (common practice).',
   doubt: 'nudge',
   work(view, letter: string): number {

@@ -15,6 +15,7 @@ const part = (
   state: PlanPart['state'],
   arrives = '',
   covers: PlanPart['covers'] = '',
+  lengthMm = 0,
 ): PlanPart => ({
   order,
   name,
@@ -24,6 +25,7 @@ const part = (
   state,
   arrives,
   covers,
+  lengthMm,
 })
 
 const said = (value: number): Fact => ({
@@ -67,7 +69,7 @@ export function heronPlan(blank: Plan): Plan {
     parts: {
       bars: part(1, 'Slotted bar 20 × 20, 1 m', 'frame', 3, 7.4, 'here', '', 'bars'),
       motors: part(2, 'Stepper, 0.45 N·m', 'drives', 3, 13.5, 'here'),
-      belt: part(3, 'Toothed belt 2 mm, 5 m', 'drives', 1, 11, 'here'),
+      belt: part(3, 'Toothed belt 2 mm, 5 m', 'drives', 1, 11, 'here', '', 'belt', 5000),
       controller: part(4, 'Controller with three drivers', 'wiring', 1, 46, 'here'),
       diode: part(5, 'Diode head, 5.5 W', 'head', 1, 118, 'here'),
       ply: part(6, 'Birch ply 6 mm, 600 × 500', 'housing', 4, 9.8, 'here'),

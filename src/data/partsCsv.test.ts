@@ -17,7 +17,8 @@ const part: fc.Arbitrary<Omit<PlanPart, 'order'>> = fc.record({
   state: fc.constantFrom('needed', 'ordered', 'here'),
   price: fc.integer({ min: 0, max: 1e6 }).map((it) => it / 100),
   arrives: fc.constantFrom('', '2026-12-02', '2027-02-28'),
-  covers: fc.constantFrom('', 'bars', 'guides'),
+  covers: fc.constantFrom('', 'bars', 'guides', 'belt'),
+  lengthMm: fc.integer({ min: 0, max: 9000 }).map((it) => it / 4),
 })
 
 describe('the parts list as CSV', () => {
@@ -34,15 +35,15 @@ describe('the parts list as CSV', () => {
   })
 
   it('is written in the order of the list, whatever order the rows are kept in', async () => {
-    const row = { where: '', count: 1, state: 'here', price: 0, arrives: '', covers: '' } as const
+    const row = { where: '', count: 1, state: 'here', price: 0, arrives: '', covers: '', lengthMm: 0 } as const
     const csv = await writeParts([
       { ...row, name: 'second', order: 9 },
       { ...row, name: 'first', order: 2 },
     ])
     expect(csv.split('\n').slice(0, 3)).toEqual([
-      'name,where,count,state,price,arrives,covers',
-      'first,,1,here,0,,',
-      'second,,1,here,0,,',
+      'name,where,count,state,price,arrives,covers,length',
+      'first,,1,here,0,,,',
+      'second,,1,here,0,,,',
     ])
   })
 })

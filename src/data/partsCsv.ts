@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { partSchema, type PlanPart } from '../core/schedule'
 import type { Finding } from '../core/units'
 
-const COLUMNS = ['name', 'where', 'count', 'state', 'price', 'arrives', 'covers'] as const
+/** Columns of the file; `length` is how long one is, in millimetres. */
+const COLUMNS = ['name', 'where', 'count', 'state', 'price', 'arrives', 'covers', 'length'] as const
 /** A text that a table program would take for a formula is written behind an apostrophe, and read without it. */
 const FORMULA = /^'(?=[=+\-@\t\r])/
 
@@ -11,7 +12,7 @@ export async function writeParts(parts: readonly PlanPart[]): Promise<string> {
   const { unparse } = (await import('papaparse')).default
   const rows = [...parts]
     .sort((p, q) => p.order - q.order)
-    .map((it) => Object.fromEntries(COLUMNS.map((column) => [column, it[column]])))
+    .map((it) => Object.fromEntries(COLUMNS.map((column) => [column, column === 'length' ? it.lengthMm || '' : it[column]])))
   return `${unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\n' })}\n`
 }
 
@@ -24,6 +25,7 @@ const rowSchema = z.object({
   price: z.string().default('0'),
   arrives: z.string().trim().default(''),
   covers: z.string().trim().toLowerCase().default(''),
+  length: z.string().default('0'),
 })
 
 /**
@@ -84,7 +86,14 @@ function partOf(raw: Readonly<Record<string, unknown>>, order: number) {
   const cells = Object.entries(raw).filter((cell): cell is [string, string] => typeof cell[1] === 'string' && cell[1] !== '')
   const row = rowSchema.safeParse(Object.fromEntries(cells.map(([key, value]) => [key, value.replace(FORMULA, '')])))
   if (!row.success) return row
-  return partSchema.safeParse({ ...row.data, order, count: numberOf(row.data.count), price: numberOf(row.data.price) })
+  const { length, count, price, ...rest } = row.data
+  return partSchema.safeParse({
+    ...rest,
+    order,
+    count: numberOf(count),
+    price: numberOf(price),
+    lengthMm: numberOf(length),
+  })
 }
 
 function numberOf(text: string): number {

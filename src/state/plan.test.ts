@@ -94,11 +94,14 @@ describe('parts from the machine', () => {
 
   it('are what its lengths ask for and the list does not have; once taken they are asked for no more', () => {
     const names = () => machineParts(state()).map((it) => it.name)
-    // Heron's list has its bars; belts and plates it has under other names.
+    // Heron's list has its bars and a roll of belt; plates it has under other names.
     expect(names().join()).not.toContain('Bar ')
+    expect(names().join()).not.toContain('Belt ')
+    removeRow('parts', 'belt', 'belt away')
     const belt = machineParts(state()).find((it) => it.name.startsWith('Belt along Y'))
-    expect(belt).toMatchObject({ count: 2, state: 'needed' })
-    expect(belt?.name).toContain(`${Math.ceil(number('plan.beltToOrder', axisIds(state())[1] ?? ''))}\u00a0mm`)
+    const ordered = Math.ceil(number('plan.beltToOrder', axisIds(state())[1] ?? ''))
+    expect(belt).toMatchObject({ count: 2, state: 'needed', covers: 'belt', lengthMm: ordered })
+    expect(belt?.name).toContain(`${ordered}\u00a0mm`)
     addMachineParts(machineParts(state()))
     expect(names()).toEqual([])
     undo()
@@ -120,7 +123,7 @@ it('a CSV is taken in one step behind what is there, and the list goes out as it
   const before = inOrder(state().plan.parts)
   expect(await partsFromCsv('name,count\nKnob,2\nNut,many\n')).toMatchObject([{ code: 'bad-row', line: 3 }])
   expect(inOrder(state().plan.parts)).toEqual([...before, 'Knob'])
-  expect((await partsToCsv()).trim().split('\n').at(-1)).toBe('Knob,,2,needed,0,,')
+  expect((await partsToCsv()).trim().split('\n').at(-1)).toBe('Knob,,2,needed,0,,,')
   undo()
   expect(inOrder(state().plan.parts)).toEqual(before)
   expect(await partsFromCsv('no columns here')).toMatchObject([{ code: 'no-name-column' }])

@@ -7,11 +7,14 @@ export function PlainField(props: {
   readonly value: string
   readonly lines?: number
   readonly hideLabel?: boolean
+  /** Words, not a number or a text of the machine: in the face of words. */
+  readonly words?: boolean
+  readonly placeholder?: string
   readonly className?: string
   /** @returns What stands in the way, or null. */
   readonly keep: (text: string) => string | null
 }) {
-  const { label, value, lines = 1, hideLabel = false, className = '', keep } = props
+  const { label, value, lines = 1, hideLabel = false, words = false, placeholder, className = '', keep } = props
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -23,8 +26,9 @@ export function PlainField(props: {
   }
   const shared = {
     id,
-    className: `input num min-h-8 py-0.5 text-[13.5px] ${className}`,
+    className: `input ${words ? '' : 'num'} min-h-8 py-0.5 text-[13.5px] ${className}`,
     value: typed ?? value,
+    placeholder,
     onBlur: leave,
     autoComplete: 'off',
     spellCheck: false,

@@ -25,6 +25,19 @@ function heightsRead(): Bench {
 const filled = (id: string, args: readonly string[], on: Bench = bench, system: 'metric' | 'inch' = 'metric') =>
   filledFormula(engineFor(on).byId(id, args), on, system).replace(/\\text\{([^}]*)\}/g, '$1')
 
+/** What figures are asked for that are not of the X axis. */
+const ARGS: Readonly<Record<string, readonly (readonly string[])[]>> = {
+  'motion.travelOf': [['X']],
+  'motion.tension': [['x', 'A']],
+  'motion.tensionMargin': [['x', 'A']],
+  'motion.tensionAlike': [['y']],
+  'plan.barLength': [['side'], ['front']],
+  'plan.guideLength': [['x'], ['y']],
+  'plan.plateWidth': [['carriage'], ['end'], ['bed']],
+  'plan.plateDepth': [['carriage'], ['end'], ['bed']],
+  'plan.reachMargin': [['X'], ['Y']],
+}
+
 describe('a formula with its numbers', () => {
   it('takes facts as typed, figures as shown, and sets the result behind', () => {
     expect(filled('motion.topSpeedByStepRate', ['x'])).toBe('\\dfrac{30 kHz}{80 steps/mm} = 375 mm/s')
@@ -42,6 +55,13 @@ describe('a formula with its numbers', () => {
     expect(filled('motion.travelPerTurn', ['x'], screw)).toBe('2 mm\\cdot 1 = 2 mm')
   })
 
+  it('shows the form of what it is asked for: a side bar stands between front and back', () => {
+    expect(filled('plan.barLength', ['side'])).toBe('424 mm - 2\\cdot 20 mm + 0 mm = 384 mm')
+    expect(filled('plan.barLength', ['gantry'])).toBe('532.4 mm + 0 mm = 532.4 mm')
+    expect(filled('plan.plateDepth', ['end'])).toBe('96 mm = 96 mm')
+    expect(filled('plan.reachMargin', ['Y'])).toBe('310 mm - 300 mm = 10 mm')
+  })
+
   it('converts what is worked, not what was typed', () => {
     expect(filled('motion.runOut', ['x'], bench, 'inch')).toContain('200 mm/s')
     expect(filled('motion.runOut', ['x'], bench, 'inch')).toContain('= 0.8749 in')
@@ -51,16 +71,10 @@ describe('a formula with its numbers', () => {
     for (const def of FIGURES) {
       const run =
         /^calibrate\.(lineFit|scatter|scale|sizeError|lineWidth|backlash|outOfSquare|squareMargin|driveFactor|stepsFound)$/
-      const axis = def.work.length > 1 ? [def.id === 'motion.travelOf' ? 'X' : 'x'] : []
-      const side = /^motion\.tension(Margin)?$/.test(def.id) ? ['x', 'A'] : axis
-      const args = run.test(def.id)
-        ? ['run-1', 'x']
-        : def.id === 'motion.tensionAlike'
-          ? ['y']
-          : def.id === 'plan.barLength'
-            ? ['side']
-            : side
-      expect(filled(def.id, args), def.id).not.toMatch(/\\v\{|\?|undefined|NaN/)
+      const axis = def.work.length > 1 ? ['x'] : []
+      for (const args of run.test(def.id) ? [['run-1', 'x']] : (ARGS[def.id] ?? [axis])) {
+        expect(filled(def.id, args), `${def.id} ${args.join()}`).not.toMatch(/\\v\{|\?|undefined|NaN/)
+      }
       expect(plainFormula(def.formula), def.id).not.toContain('\\v{')
     }
   })

@@ -29,10 +29,14 @@ export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSyste
 /** The right side of the form that is in use. */
 function formInUse({ formula, forms }: WithDoubt['def'], bench: Bench, args: readonly string[]): string {
   const all = formula.split('\\quad\\text{or}\\quad')
-  const choice = forms === undefined ? null : getAt(bench, forms.by.replace('{0}', args[0] ?? ''))
-  const index = isChoice(choice) ? (forms?.of[choice.chosen ?? ''] ?? 0) : 0
-  const form = all[index] ?? formula
+  const form = all[forms?.of[pickOf(forms.by, bench, args)] ?? 0] ?? formula
   return (form.slice(form.indexOf('=') + 1).split('\\quad')[0] ?? '').trim()
+}
+
+/** What picks a form: the first argument itself, or what is chosen at a path. */
+function pickOf(by: string, bench: Bench, [first = '']: readonly string[]): string {
+  const choice = by === '{0}' ? null : getAt(bench, by.replace('{0}', first))
+  return by === '{0}' ? first : isChoice(choice) ? (choice.chosen ?? '') : ''
 }
 
 function figureNumber(key: string, bench: Bench, system: UnitSystem): string {

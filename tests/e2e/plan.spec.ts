@@ -105,7 +105,7 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
   const csv = 'Name;Where;Count;Price;Colour\nKnob;head;2;1,50;red\n;head;1;1;\nSpring;lid;many;1;\n'
   await page.getByLabel('Parts file').setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await expect(page.locator('[data-part="Knob"]')).toBeVisible()
-  await expect(page.getByLabel('Price of Knob')).toHaveValue('1.5')
+  await expect(page.getByLabel('Price of Knob')).toHaveValue('1.50')
   await expect(page.getByText('The column “colour” is not known here')).toBeVisible()
   await expect(page.getByText(/Line 3, name/)).toBeVisible()
   await expect(page.getByText(/Line 4, count/)).toBeVisible()

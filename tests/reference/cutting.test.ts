@@ -4,7 +4,7 @@ import { setAt, shownNumber, type Path } from '../../src/core/bench'
 import { emptyBench, engineFor, judgeAll, type Bench } from '../../src/core/document'
 import { KINEMATICS, type Kinematics } from '../../src/core/motion'
 import { cutBars, type CutPlan } from '../../src/core/nesting'
-import { cutListOf, type PlanPart } from '../../src/core/schedule'
+import { cutListOf, holdOfBelts, type PlanPart } from '../../src/core/schedule'
 import type { Outcome } from '../../src/core/units'
 import { exactly } from '../facts'
 
@@ -64,6 +64,27 @@ describe('bars cut from stock', () => {
     expect(cut.value.atLeast).toBeGreaterThanOrEqual(least)
     expect(cut.value.bars.length).toBeGreaterThanOrEqual(cut.value.atLeast)
     expect(cut.value.bars.flatMap((it) => it.parts)).toHaveLength(60)
+  })
+})
+
+describe('belts cut from what is on the list', () => {
+  it('have as much to hold by as the best of all ways to share them out, counted through one by one (seed 22)', () => {
+    const lengths = fc.integer({ min: 500, max: 3000 })
+    const cases = [fc.array(lengths, { minLength: 1, maxLength: 4 }), fc.array(lengths, { minLength: 1, maxLength: 5 })] as const
+    fc.assert(
+      fc.property(...cases, (belts, pieces) => {
+        const ways = Array.from({ length: pieces.length ** belts.length }, (_, way) =>
+          belts.map((__, i) => Math.floor(way / pieces.length ** i) % pieces.length),
+        )
+        const hold = (way: readonly number[], piece: number): number => {
+          const own = belts.filter((_, i) => way[i] === piece)
+          return own.length === 0 ? Infinity : (pieces[piece]! - own.reduce((sum, it) => sum + it, 0)) / own.length
+        }
+        const best = Math.max(...ways.map((way) => Math.min(...pieces.map((_, piece) => hold(way, piece)))))
+        expect(holdOfBelts(belts, pieces)).toBeCloseTo(best, 9)
+      }),
+      { seed: 22, numRuns: 200 },
+    )
   })
 })
 
@@ -129,6 +150,7 @@ describe('what a machine is cut from', () => {
     price: 0,
     arrives: '',
     covers: '',
+    lengthMm: 0,
     ...over,
   })
 
@@ -147,6 +169,30 @@ describe('what a machine is cut from', () => {
     expect(mark(machine('gantry', 'wheels'))).toBeUndefined()
   })
 
+  it('a belt on the list reaches, hardly, or not, as the machine grows; without a length it is asked for', () => {
+    // 480 and 390 between the pulleys, 40 mm round both: 1000 along X, 820 along Y, one or two of it.
+    const listed = (lengthMm: number, travel = 400, count = 1) =>
+      machine('gantry', 'wheels', [
+        ['plan.parts', { a: part({ count, covers: 'belt', lengthMm }), b: part({ lengthMm: 9000 }) }],
+        ['motion.axes.x.travel', exactly(travel)],
+        ['motion.axes.y.motors', exactly(2)],
+        ...FRAME.map((it): [Path, unknown] => [`motion.frame.${it}.doubt`, { kind: 'exact' }]),
+        ...['x', 'y'].map((it): [Path, unknown] => [`motion.axes.${it}.pulleyTeeth.doubt`, { kind: 'exact' }]),
+      ])
+    const judged = (bench: Bench) => [
+      number(bench, 'plan.beltHold'),
+      judgeAll(engineFor(bench)).find((it) => it.def.id === 'plan.beltReaches')?.mark,
+    ]
+    expect(judged(listed(3000))).toEqual([120, 'good'])
+    expect(judged(listed(3000, 450))).toEqual([(360 - 100) / 3, 'look'])
+    expect(judged(listed(3000, 600))).toEqual([-40 / 3, 'stop'])
+    // Three pieces: each belt has one of its own, and the one along X is the tightest.
+    expect(judged(listed(1050, 400, 3))).toEqual([50, 'look'])
+    expect(judged(listed(0))).toEqual([null, 'unknown'])
+    const retrofit = machine('retrofit', 'rails', [['plan.parts', { a: part({ covers: 'belt', lengthMm: 100 }) }]])
+    expect(judged(retrofit)[1]).toBeUndefined()
+  })
+
   it('money: 310 spent and 12.50 to spend of 520, over 13 h 55 of work, is 14.19 an hour', () => {
     const bench = machine('gantry', 'wheels', [
       ['plan.parts', { a: part({ count: 4, price: 77.5, state: 'here' }), b: part({ price: 12.5 }) }],
@@ -162,4 +208,5 @@ describe('what a machine is cut from', () => {
   })
 })
 
+const FRAME = ['carriageWidth', 'carriageDepth', 'barWidth']
 const TASK = { order: 1, name: 'Build', check: '', waitMin: 0, noisy: false, needs: {}, parts: {}, notBefore: '', done: '' }

@@ -25,7 +25,7 @@ export interface FigureDef<B, A extends readonly string[] = readonly string[], T
   readonly show?: Readonly<Record<'metric' | 'inch', UnitId>>
   /** In TeX, its inputs as `\v{symbol}`. */
   readonly formula: string
-  /** Where the formula has several forms (`\\quad\\text{or}\\quad` between them): the choice that picks one, and which. */
+  /** Where the formula has several forms (`\\quad\\text{or}\\quad` between them): the choice, or the argument `{0}`, that picks one. */
   readonly forms?: { readonly by: string; readonly of: Readonly<Record<string, number>> }
   /** Symbol → path of the fact, or `=id|arg` of the figure; `{0}` stands for the first argument. */
   readonly symbols: Readonly<Record<string, string>>

@@ -28,7 +28,7 @@ import {
 } from '../motion'
 import { fineEnough, opticsFigures, opticsVerdicts } from '../optics'
 import { safetyFigures, safetyVerdicts } from '../safety'
-import { planFigures, planVerdicts, cutListOf, STOCKS } from '../schedule'
+import { beltsOfMachine, planFigures, planVerdicts, cutListOf, STOCKS } from '../schedule'
 import { benchChoiceSpec, benchFactSpec, type Bench } from './bench'
 
 /** Every figure of the product. */
@@ -79,6 +79,9 @@ const eachListedStock: Args = ({ motion, plan }) => {
     it,
   ])
 }
+/** A belt on the list, where the machine has belts that are cut. */
+const listedBelt: Args = ({ motion, plan }) =>
+  Object.values(plan.parts).some(({ covers }) => covers === 'belt') && beltsOfMachine(motion).length > 0 ? [[]] : []
 /** Sizes of the largest work that were said, for axes that there are. */
 const eachWantedSize: Args = ({ motion, plan: { goals } }) =>
   [['X', goals.workWidth] as const, ['Y', goals.workDepth] as const, ['Z', goals.workHeight] as const].flatMap(
@@ -104,6 +107,7 @@ const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
   ...safetyVerdicts.map((def) => ({ def, args: once })),
   { def: planVerdicts.everythingOrdered, args: planned(({ parts }) => Object.keys(parts).length > 0) },
   { def: planVerdicts.stockEnough, args: eachListedStock },
+  { def: planVerdicts.beltReaches, args: listedBelt },
   { def: planVerdicts.withinBudget, args: planned(({ goals }) => goals.budget.value !== null) },
   { def: planVerdicts.workFits, args: eachWantedSize },
   { def: planVerdicts.materialsBurn, args: planned(({ goals }) => Object.keys(goals.materials).length > 0) },

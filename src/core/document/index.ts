@@ -1,6 +1,7 @@
 export * from './bench'
 export * from './catalogue'
 export * from './limits'
+export * from './machineParts'
 export * from './migrations'
 export * from './places'
 export * from './settings'

@@ -50,7 +50,7 @@ function planOf(plan: Json): Json {
       trim: guess(0, '0', 'mm', 0),
       kerf: guess(1.5, '1.5', 'mm', 0.5),
     },
-    parts: withEach(plan['parts'], { covers: '' }),
+    parts: withEach(plan['parts'], { covers: '', lengthMm: 0 }),
     tasks: withEach(plan['tasks'], { notBefore: '' }),
   }
 }

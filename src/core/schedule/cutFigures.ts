@@ -1,15 +1,16 @@
-import { figureOf, type View } from '../bench'
-import { frameDepth, frameWidth, pulleyRadius, travelOf, type MotionBench } from '../motion'
+import { figureOf, NotYet, type View } from '../bench'
+import { crossedBeltLength, frameDepth, frameWidth, pulleyRadius, travelOf, type MotionBench } from '../motion'
 import { cutBars, type BarPart, type CutPlan } from '../nesting'
 import type { Outcome } from '../units'
-import { BARS, cutListOf, GUIDES_OF, type CutList, type PlateId } from './cutList'
+import { holdOfBelts } from './beltCuts'
+import { BARS, beltsOf, cutListOf, GUIDES_OF, type CutList, type PlateId } from './cutList'
 import type { PlanBench } from './slice'
 
 type CutBench = PlanBench & MotionBench
 const figure = figureOf<CutBench>()
 
 /** Belt left over to pull and clamp by, mm (common practice). */
-const HOLD = 100
+export const HOLD = 100
 
 function listOf({ bench: { motion } }: View<CutBench>): CutList {
   return cutListOf(motion.kinematics, motion.frame.guides)
@@ -25,9 +26,10 @@ export const barLength = figure({
   id: 'plan.barLength',
   label: 'Length of a bar',
   quantity: 'length',
-  formula: 'l = W\\ \\text{(front, back, gantry)},\\quad l = \\v{D} - 2\\cdot \\v{t} + a\\ \\text{(sides)}',
-  symbols: { D: '=motion.frameDepth', t: 'motion.frame.barWidth' },
-  source: 'Dimension chain of the frame; what is left long is added.',
+  formula: 'l = \\v{W} + \\v{a} \\quad\\text{or}\\quad l = \\v{D} - 2\\cdot \\v{t} + \\v{a}',
+  forms: { by: '{0}', of: { side: 1 } },
+  symbols: { W: '=motion.frameWidth', D: '=motion.frameDepth', t: 'motion.frame.barWidth', a: 'plan.stock.leaveLong' },
+  source: 'Dimension chain of the frame; the sides stand between front and back, what is left long is added.',
   doubt: 'nudge',
   work(view, bar: string): number {
     const { barWidth } = view.bench.motion.frame
@@ -66,8 +68,15 @@ export const guideLength = figure({
   id: 'plan.guideLength',
   label: 'Length of a rail or shaft',
   quantity: 'length',
-  formula: 'l = T + c + 2\\cdot \\v{o}',
-  symbols: { o: 'motion.frame.guideOver' },
+  formula: 'l = \\v{X} + \\v{c} + 2\\cdot \\v{o} \\quad\\text{or}\\quad l = \\v{Y} + \\v{d} + 2\\cdot \\v{o}',
+  forms: { by: '{0}', of: { y: 1 } },
+  symbols: {
+    X: '=motion.travelOf|X',
+    c: 'motion.frame.carriageWidth',
+    Y: '=motion.travelOf|Y',
+    d: 'motion.frame.carriageDepth',
+    o: 'motion.frame.guideOver',
+  },
   source: 'Dimension chain: travel, carriage or depth of the gantry, what stands over at both ends.',
   doubt: 'nudge',
   work(view, guide: string): number {
@@ -124,8 +133,14 @@ export const plateWidth = figure({
   id: 'plan.plateWidth',
   label: 'Plate, one side',
   quantity: 'length',
-  formula: 'w = \\text{carriage, gantry or frame}',
-  symbols: {},
+  formula: 'w = \\v{c} \\quad\\text{or}\\quad w = \\v{d} \\quad\\text{or}\\quad w = \\v{W} - 2\\cdot \\v{t}',
+  forms: { by: '{0}', of: { end: 1, bed: 2 } },
+  symbols: {
+    c: 'motion.frame.carriageWidth',
+    d: 'motion.frame.carriageDepth',
+    W: '=motion.frameWidth',
+    t: 'motion.frame.barWidth',
+  },
   source: 'Dimension chain; the bed lies between the bars.',
   doubt: 'nudge',
   work: (view, plate: string): number => sidesOf(view, plate as PlateId)[0],
@@ -135,8 +150,14 @@ export const plateDepth = figure({
   id: 'plan.plateDepth',
   label: 'Plate, other side',
   quantity: 'length',
-  formula: 'd = \\text{carriage, gantry or frame}',
-  symbols: {},
+  formula: 'w = \\v{d} \\quad\\text{or}\\quad w = \\v{h} \\quad\\text{or}\\quad w = \\v{D} - 2\\cdot \\v{t}',
+  forms: { by: '{0}', of: { end: 1, bed: 2 } },
+  symbols: {
+    d: 'motion.frame.carriageDepth',
+    h: 'motion.frame.endHeight',
+    D: '=motion.frameDepth',
+    t: 'motion.frame.barWidth',
+  },
   source: 'Dimension chain; the bed lies between the bars.',
   doubt: 'nudge',
   work: (view, plate: string): number => sidesOf(view, plate as PlateId)[1],
@@ -158,18 +179,65 @@ export const stockLeft = figure({
   },
 })
 
+export const pulleysApart = figure({
+  id: 'plan.pulleysApart',
+  label: 'Pulleys apart, along an axis',
+  quantity: 'length',
+  formula: 'C = \\text{outside of the frame} - \\v{t}',
+  symbols: { t: 'motion.frame.barWidth' },
+  source: 'Dimension chain: the pulleys stand on the middles of the bars.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    const { frame, axes } = view.bench.motion
+    return view.figure(axes[axisId]?.letter === 'X' ? frameWidth : frameDepth) - frame.barWidth
+  },
+})
+
+export const beltLength = figure({
+  id: 'plan.beltLength',
+  label: 'Belt, end to end',
+  quantity: 'length',
+  formula: 'B = 2\\cdot \\v{C} + 2\\pi\\cdot \\v{R} \\quad\\text{or}\\quad B = \\v{c}',
+  forms: { by: 'motion.kinematics', of: { crossed: 1 } },
+  symbols: { C: '=plan.pulleysApart|{0}', R: '=motion.pulleyRadius|{0}', c: '=motion.crossedBeltLength|a' },
+  source: 'Once round both pulleys; crossed belts as they are routed, both alike.',
+  doubt: 'nudge',
+  work(view, axisId: string): number {
+    if (view.bench.motion.kinematics === 'crossed') return view.figure(crossedBeltLength, 'a')
+    return 2 * view.figure(pulleysApart, axisId) + 2 * Math.PI * view.figure(pulleyRadius, axisId)
+  },
+})
+
 export const beltToOrder = figure({
   id: 'plan.beltToOrder',
   label: 'Belt to order',
   quantity: 'length',
-  formula: 'B = 2\\cdot C + 2\\pi\\cdot \\v{R} + h',
-  symbols: { R: '=motion.pulleyRadius|{0}' },
-  source: 'Once round both pulleys at the distance of the bars’ middles, and a hand’s width to hold by.',
+  formula: 'b = \\v{B} + 100\\,\\mathrm{mm}',
+  symbols: { B: '=plan.beltLength|{0}' },
+  source: 'And a hand’s width to pull and clamp by (common practice).',
   doubt: 'nudge',
-  work(view, axisId: string): number {
-    const { frame, axes } = view.bench.motion
-    const across = axes[axisId]?.letter === 'X' ? view.figure(frameWidth) : view.figure(frameDepth)
-    return 2 * (across - frame.barWidth) + 2 * Math.PI * view.figure(pulleyRadius, axisId) + HOLD
+  work: (view, axisId: string): number => view.figure(beltLength, axisId) + HOLD,
+})
+
+export const beltHold = figure({
+  id: 'plan.beltHold',
+  label: 'Left to hold each belt by',
+  quantity: 'length',
+  formula: 'h = \\max\\min\\,(L - \\textstyle\\sum B)/k',
+  symbols: {},
+  source: 'Every way to cut the k belts of a piece from the listed lengths L, the best of them.',
+  doubt: 'nudge',
+  work(view): number {
+    const { motion, plan } = view.bench
+    const axes = Object.entries(motion.axes).map(([id, { letter, drive, motors }]) => ({ id, letter, drive, motors }))
+    const belts = beltsOf(motion.kinematics, axes).flatMap(({ axis, count }) =>
+      Array<number>(count || 1).fill(view.figure(beltLength, axis)),
+    )
+    const pieces = Object.values(plan.parts).flatMap(({ covers, lengthMm, count }) =>
+      covers === 'belt' && lengthMm > 0 ? Array<number>(Math.min(count, belts.length)).fill(lengthMm) : [],
+    )
+    if (pieces.length === 0) throw new NotYet('say in the parts list how long the belt is')
+    return holdOfBelts(belts, pieces)
   },
 })
 
@@ -183,5 +251,8 @@ export const cutFigures = [
   plateWidth,
   plateDepth,
   stockLeft,
+  pulleysApart,
+  beltLength,
   beltToOrder,
+  beltHold,
 ] as const

@@ -1,4 +1,4 @@
-import type { Guides, Kinematics } from '../motion'
+import type { Drive, Guides, Kinematics, Motion } from '../motion'
 
 /** Bars of a frame: name, how many. */
 export const BARS = {
@@ -12,12 +12,12 @@ export type BarId = keyof typeof BARS
 export const GUIDES_OF = { x: 'along X', y: 'along Y' } as const
 export type GuideId = keyof typeof GUIDES_OF
 
-/** Plates: name, how many. */
+/** Plates: name, how many, what their two sides lie along. */
 export const PLATES = {
-  carriage: { name: 'Carriage plate', count: 1 },
-  end: { name: 'Gantry end plate', count: 2 },
-  bed: { name: 'Plate of the bed', count: 1 },
-  head: { name: 'Plate that holds the head', count: 1 },
+  carriage: { name: 'Carriage plate', count: 1, sides: ['along X', 'along Y'] },
+  end: { name: 'Gantry end plate', count: 2, sides: ['along Y', 'height'] },
+  bed: { name: 'Plate of the bed', count: 1, sides: ['along X', 'along Y'] },
+  head: { name: 'Plate that holds the head', count: 1, sides: ['along X', 'along Y'] },
 } as const
 export type PlateId = keyof typeof PLATES
 
@@ -49,4 +49,37 @@ export function cutListOf(kinematics: Kinematics | null, guides: Guides | null):
         : [],
     plates: ['carriage', 'end', 'bed'],
   }
+}
+
+/** What of an axis says whether a belt moves it. */
+interface BeltedAxis {
+  readonly id: string
+  readonly letter: 'X' | 'Y' | 'Z'
+  readonly drive: Drive | null
+  readonly motors: number | null
+}
+
+/** Belts of an axis, how many; crossed ones go by the axis of their own motor, left X, right Y. */
+export interface Belts {
+  readonly axis: string
+  readonly letter: 'X' | 'Y'
+  readonly count: number
+}
+
+/** The belts that are cut for a machine: of the axes that scan, where it is built from bars; each motor pulls one. */
+export function beltsOf(kinematics: Kinematics | null, axes: readonly BeltedAxis[]): readonly Belts[] {
+  if (cutListOf(kinematics, null).bars.length === 0) return []
+  return axes.flatMap(({ id, letter, drive, motors }) =>
+    letter === 'Z' || (drive !== 'belt' && drive !== 'reducedBelt')
+      ? []
+      : [{ axis: id, letter, count: kinematics === 'crossed' ? 1 : (motors ?? 1) }],
+  )
+}
+
+/** The same from a machine as it was entered. */
+export function beltsOfMachine({ kinematics, axes }: Pick<Motion, 'kinematics' | 'axes'>): readonly Belts[] {
+  const entered = Object.entries(axes).map(([id, { letter, drive, motors }]) => {
+    return { id, letter, drive: drive.chosen, motors: motors.value }
+  })
+  return beltsOf(kinematics.chosen, entered)
 }

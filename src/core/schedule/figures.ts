@@ -13,8 +13,16 @@ export const reachMargin = figure({
   id: 'plan.reachMargin',
   label: 'Travel beyond the largest work',
   quantity: 'length',
-  formula: 'm = T - w',
-  symbols: {},
+  formula: 'm = \\v{X} - \\v{w} \\quad\\text{or}\\quad m = \\v{Y} - \\v{d} \\quad\\text{or}\\quad m = \\v{Z} - \\v{h}',
+  forms: { by: '{0}', of: { Y: 1, Z: 2 } },
+  symbols: {
+    X: '=motion.travelOf|X',
+    w: 'plan.goals.workWidth',
+    Y: '=motion.travelOf|Y',
+    d: 'plan.goals.workDepth',
+    Z: '=motion.travelOf|Z',
+    h: 'plan.goals.workHeight',
+  },
   source: 'By definition; approach and clamps need some of it (common practice).',
   doubt: 'nudge',
   work(view, letter: string): number {

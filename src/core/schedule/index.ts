@@ -1,3 +1,4 @@
+export * from './beltCuts'
 export * from './calendar'
 export * from './costFigures'
 export * from './cutFigures'

@@ -12,6 +12,10 @@ const YES_NO = { no: 'no', yes: 'yes' } as const
 export const STOCKS = ['bars', 'guides'] as const
 export type Stock = (typeof STOCKS)[number]
 
+/** What a part of the list may stand for, so that the machine's own lengths are held against it. */
+export const COVERS = [...STOCKS, 'belt'] as const
+export type Covers = (typeof COVERS)[number]
+
 /** Where a part stands. */
 export const PART_STATES = ['needed', 'ordered', 'here'] as const
 export type PartState = (typeof PART_STATES)[number]
@@ -32,8 +36,10 @@ export const partSchema = z.strictObject({
   price: z.number().min(0).max(1e6),
   /** Day it is expected; empty where nobody knows. */
   arrives: day,
-  /** The stock of the cut plan that it is; empty for anything else. */
-  covers: z.enum(['', ...STOCKS]),
+  /** What of the machine it is cut to; empty for anything else. */
+  covers: z.enum(['', ...COVERS]),
+  /** How long one is; 0 where it was not said. */
+  lengthMm: z.number().min(0).max(1e6),
 })
 
 /** Screws that hold something together. */

@@ -1,7 +1,7 @@
 import type { VerdictDef } from '../bench'
 import { MATERIALS, neverBurn, underCondition } from '../safety'
 import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigures'
-import { barsNeeded, guidesNeeded, stockLeft } from './cutFigures'
+import { barsNeeded, beltHold, guidesNeeded, HOLD, stockLeft } from './cutFigures'
 import { materialsMargin, reachMargin } from './figures'
 
 export const everythingOrdered: VerdictDef = {
@@ -117,4 +117,29 @@ export const stockEnough: VerdictDef = {
   },
 }
 
-export const planVerdicts = { everythingOrdered, workFits, withinBudget, materialsBurn, stockEnough } as const
+/** A hand's width of belt to pull and clamp by is good; a belt that does not come round is a stop (common practice). */
+export const beltReaches: VerdictDef = {
+  id: 'plan.beltReaches',
+  stage: 'plan',
+  margin: beltHold,
+  goodFrom: HOLD,
+  stopBelow: 0,
+  say: ({ mark, figure }) => {
+    const left = figure(beltHold)
+    switch (mark) {
+      case 'good':
+        return { head: 'The listed belt reaches', why: `${left} left to hold each length by.` }
+      case 'look':
+        return { head: 'The listed belt hardly reaches', why: `${left} left to pull and clamp each length by; 100 mm is usual.` }
+      case 'stop':
+        return {
+          head: 'The listed belt does not reach',
+          why: `${left} left for each length. Order a longer one before it is cut.`,
+        }
+      case 'unknown':
+        return { head: 'Does the listed belt reach?', why: `Not known yet: ${left} left to hold each length by.` }
+    }
+  },
+}
+
+export const planVerdicts = { everythingOrdered, workFits, withinBudget, materialsBurn, stockEnough, beltReaches } as const

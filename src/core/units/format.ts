@@ -12,6 +12,9 @@ export interface Printed {
   readonly unit: string
 }
 
+/** Printed to the hundredth, as prices are written. */
+const MONEY: readonly UnitId[] = ['money', 'perH']
+
 /**
  * Prints a value of the core in a unit, its expanded uncertainty to two digits and itself to the same place.
  * Without an uncertainty four significant digits are shown, never fewer than the whole part has.
@@ -25,7 +28,8 @@ export function printQuantity(value: number, expanded: number | null, unit: Unit
   const spread = expanded === null ? 0 : Math.abs(doubtFromCore(expanded, unit))
   if (!Number.isFinite(shown)) return { value: '–', plusMinus: null, unit: symbol }
   if (!(spread > Math.abs(shown) * 1e-9) || !Number.isFinite(spread)) {
-    return { value: printNumber(shown), plusMinus: null, unit: symbol }
+    const text = MONEY.includes(unit) && !Number.isInteger(shown) ? group(fixed(shown, 2)) : printNumber(shown)
+    return { value: text, plusMinus: null, unit: symbol }
   }
   const decimals = decimalsOf(spread, 2)
   return { value: group(fixed(shown, decimals)), plusMinus: group(fixed(spread, decimals)), unit: symbol }

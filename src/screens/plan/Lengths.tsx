@@ -2,6 +2,8 @@ import { crossedBeltLength, type Guides } from '../../core/motion'
 import {
   barLength,
   barsNeeded,
+  beltHold,
+  beltsOfMachine,
   beltToOrder,
   cutListOf,
   guideLength,
@@ -11,7 +13,7 @@ import {
   plateWidth,
   GUIDES_OF,
 } from '../../core/schedule'
-import { scanIds, useBenchStore, useFigure } from '../../state'
+import { useBenchStore } from '../../state'
 import { FigureRow, Panel } from '../../ui'
 
 const RUNNER: Readonly<Record<Guides, string>> = { wheels: 'Rail', rails: 'Rail', shafts: 'Shaft' }
@@ -20,11 +22,10 @@ const RUNNER: Readonly<Record<Guides, string>> = { wheels: 'Rail', rails: 'Rail'
 export function Lengths() {
   const bench = useBenchStore((it) => it.bench)
   if (bench === null) return null
-  const { kinematics, frame, axes } = bench.motion
+  const { kinematics, frame } = bench.motion
   const list = cutListOf(kinematics.chosen, frame.guides.chosen)
-  const ids = scanIds(bench)
+  const belts = beltsOfMachine(bench.motion)
   const crossed = kinematics.chosen === 'crossed'
-  const belted = (id: string): boolean => list.bars.length > 0 && ['belt', 'reducedBelt'].includes(axes[id]?.drive.chosen ?? '')
   const runner = RUNNER[frame.guides.chosen ?? 'wheels']
   return (
     <Panel title="Worked, lengths">
@@ -37,21 +38,21 @@ export function Lengths() {
       )}
       {list.guides.length > 0 && <FigureRow def={guidesNeeded} args={[]} label={`Stock ${runner.toLowerCase()}s needed`} />}
       {list.guides.map(({ id, count }) => (
+        <FigureRow key={id} def={guideLength} args={[id]} label={`${runner} ${GUIDES_OF[id]}${ofThem(count)}`} />
+      ))}
+      {crossed && belts.length > 0 && (
+        <FigureRow def={crossedBeltLength} args={['a']} label="Each crossed belt, clamp to clamp" />
+      )}
+      {belts.slice(0, crossed ? 1 : belts.length).map(({ axis, letter, count }) => (
         <FigureRow
-          key={id}
-          def={guideLength}
-          args={[id]}
-          label={`${runner} ${GUIDES_OF[id]}${count > 1 ? `, ${count} of them` : ''}`}
+          key={axis}
+          def={beltToOrder}
+          args={[axis]}
+          label={crossed ? 'Each crossed belt to order' : `Belt to order along ${letter}${ofThem(count)}`}
         />
       ))}
-      {crossed && <FigureRow def={crossedBeltLength} args={['a']} label="Each crossed belt, clamp to clamp" />}
-      {!crossed && belted(ids.x) && <FigureRow def={beltToOrder} args={[ids.x]} label="Belt along X" />}
-      {!crossed && belted(ids.y) && (
-        <FigureRow
-          def={beltToOrder}
-          args={[ids.y]}
-          label={axes[ids.y]?.motors.value === 2 ? 'Each belt along Y, two of them' : 'Belt along Y'}
-        />
+      {belts.length > 0 && Object.values(bench.plan.parts).some((it) => it.covers === 'belt') && (
+        <FigureRow def={beltHold} args={[]} note="all of them cut from the belt on the list" />
       )}
       {list.plates.map((id) => (
         <PlateRows key={id} id={id} />
@@ -60,14 +61,17 @@ export function Lengths() {
   )
 }
 
-/** Both sides of a plate; the second stands under the first. */
+function ofThem(count: number): string {
+  return count > 1 ? `, ${count} of them` : ''
+}
+
+/** Both sides of a plate, one under the other. */
 function PlateRows({ id }: { readonly id: keyof typeof PLATES }) {
-  const known = useFigure(plateWidth, id)?.result.known === true
-  const { name, count } = PLATES[id]
+  const { name, count, sides } = PLATES[id]
   return (
     <>
-      <FigureRow def={plateWidth} args={[id]} label={`${name}${count > 1 ? `, ${count} of them` : ''}`} />
-      {known && <FigureRow def={plateDepth} args={[id]} label="by" />}
+      <FigureRow def={plateWidth} args={[id]} label={`${name}${ofThem(count)}, ${sides[0]}`} />
+      <FigureRow def={plateDepth} args={[id]} label={`${name}, ${sides[1]}`} />
     </>
   )
 }

@@ -1,0 +1,102 @@
+import { shownNumber, type Engine, type FigureDef } from '../bench'
+import {
+  barsNeeded,
+  beltsOfMachine,
+  beltToOrder,
+  cutListOf,
+  guidesNeeded,
+  PLATES,
+  plateDepth,
+  plateWidth,
+  type PlanPart,
+} from '../schedule'
+import { sayQuantity, type UnitSystem } from '../units'
+import type { Bench } from './bench'
+
+/** A part that the machine itself asks for, not in the list yet. */
+export type WantedPart = Omit<PlanPart, 'order'>
+
+/**
+ * What the machine's own lengths ask for and the parts list does not have: under that name, or as the stock that it is
+ * cut from. Lengths that are not known yet ask for nothing.
+ */
+export function wantedParts(engine: Engine<Bench>): readonly WantedPart[] {
+  const listed = Object.values(engine.bench.plan.parts)
+  return [...stock(engine), ...belts(engine), ...plates(engine)].filter(
+    (it) => !listed.some(({ name, covers }) => name === it.name || (covers !== '' && covers === it.covers)),
+  )
+}
+
+const PLAIN = { state: 'needed', price: 0, arrives: '', covers: '', lengthMm: 0 } as const
+
+function stock(engine: Engine<Bench>): readonly WantedPart[] {
+  const { motion, plan, units } = engine.bench
+  const list = cutListOf(motion.kinematics.chosen, motion.frame.guides.chosen)
+  const [bars, guides] = [valueOf(engine, barsNeeded), valueOf(engine, guidesNeeded)]
+  const size = (mm: number | null): string => sayRoundedUp(mm ?? 0, units)
+  const runner = motion.frame.guides.chosen === 'shafts' ? 'Shaft' : 'Rail'
+  const bar = `Bar ${size(motion.frame.barWidth.value)} wide, ${size(plan.stock.length.value)}`
+  return [
+    ...(list.bars.length === 0 || bars === null
+      ? []
+      : [{ ...PLAIN, name: bar, where: 'frame', count: bars, covers: 'bars' as const }]),
+    ...(list.guides.length === 0 || guides === null
+      ? []
+      : [
+          {
+            ...PLAIN,
+            name: `${runner} of ${size(plan.guideStock.length.value)}`,
+            where: 'frame',
+            count: guides,
+            covers: 'guides' as const,
+          },
+        ]),
+  ]
+}
+
+function belts(engine: Engine<Bench>): readonly WantedPart[] {
+  const { motion, units } = engine.bench
+  const crossed = motion.kinematics.chosen === 'crossed'
+  return beltsOfMachine(motion).flatMap(({ axis, letter, count }) => {
+    const length = valueOf(engine, beltToOrder, axis)
+    if (length === null) return []
+    const pitch = motion.axes[axis]?.beltPitch.value ?? null
+    const name = [
+      `Belt ${crossed ? `of the ${letter === 'X' ? 'left' : 'right'} motor` : `along ${letter}`}`,
+      ...(pitch === null ? [] : [`${sayQuantity(pitch, null, 'mm')} pitch`]),
+      sayRoundedUp(length, units),
+    ].join(', ')
+    return [{ ...PLAIN, name, where: 'drives', count, covers: 'belt', lengthMm: roundedUp(length, units) }]
+  })
+}
+
+function plates(engine: Engine<Bench>): readonly WantedPart[] {
+  const { motion, units } = engine.bench
+  return cutListOf(motion.kinematics.chosen, motion.frame.guides.chosen).plates.flatMap((id) => {
+    const [width, depth] = [valueOf(engine, plateWidth, id), valueOf(engine, plateDepth, id)]
+    if (width === null || depth === null) return []
+    const thickness = motion.frame.plateThickness.value
+    // The bed is a sheet of its own; its thickness is not that of the plates.
+    const thick = id === 'bed' || thickness === null ? '' : `, ${sayRoundedUp(thickness, units)} thick`
+    const { name, count } = PLATES[id]
+    const size = `${sayRoundedUp(width, units)} × ${sayRoundedUp(depth, units)}${thick}`
+    return [{ ...PLAIN, name: `${name}, ${size}`, where: 'frame', count }]
+  })
+}
+
+function valueOf<A extends readonly string[]>(engine: Engine<Bench>, def: FigureDef<Bench, A>, ...args: A): number | null {
+  return shownNumber(engine.value(def, ...args).result)
+}
+
+const HUNDREDTH_INCH = 0.254
+/** Of a length that was worked, mm; less is the arithmetic of the machine, not a length. */
+const NOTHING = 1e-6
+
+/** Up to whole millimetres, or to hundredths of an inch; mm. What is ordered may be longer, never shorter. */
+function roundedUp(mm: number, units: UnitSystem): number {
+  return units === 'metric' ? Math.ceil(mm - NOTHING) : Math.ceil(mm / HUNDREDTH_INCH - NOTHING) * HUNDREDTH_INCH
+}
+
+function sayRoundedUp(mm: number, units: UnitSystem): string {
+  return sayQuantity(roundedUp(mm, units), null, units === 'metric' ? 'mm' : 'in')
+}

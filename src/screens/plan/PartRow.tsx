@@ -1,0 +1,150 @@
+import { COVERS, PART_STATES, type PlanPart } from '../../core/schedule'
+import { displayUnit, parseQuantity, sayQuantity, unitOf } from '../../core/units'
+import { editRow, removeRow } from '../../state'
+import { PlainField, useUnits } from '../../ui'
+
+/** Columns on a wide sheet; on a narrow one the fields of a part flow. */
+const COLUMNS = 'wide:grid wide:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
+
+/** What the columns hold; each field has its own name for those who do not see them. */
+export function PartsHead() {
+  return (
+    <div className={`hidden pt-1 text-[12px] text-second ${COLUMNS}`} aria-hidden>
+      <span>Part</span>
+      <span>Where</span>
+      <span className="text-right">Count</span>
+      <span className="text-right">Each</span>
+      <span>State</span>
+      <span>Cut to</span>
+    </div>
+  )
+}
+
+const SAID = { needed: 'not ordered', ordered: 'ordered', here: 'here' } as const
+const CUT_TO = { bars: 'bars', guides: 'rails, shafts', belt: 'belts' } as const
+
+/** One part of the list: how many, what one costs, where it stands, and what of the machine is cut from it. */
+export function PartRow({ id, part }: { readonly id: string; readonly part: PlanPart }) {
+  const patch = (change: Partial<PlanPart>): string | null => editRow('parts', id, change, `“${part.name}”`)
+  const number = (key: 'count' | 'price') => (text: string) => {
+    const value = Number(text.replace(',', '.'))
+    return text.trim() !== '' && Number.isFinite(value) ? patch({ [key]: value }) : 'Type a number.'
+  }
+  return (
+    <li
+      className={`keep-together flex flex-wrap items-start gap-y-1 border-b border-rule py-1.5 text-[13px] ${COLUMNS}`}
+      data-part={part.name}
+    >
+      <PlainField
+        label={`Name of ${part.name}`}
+        hideLabel
+        words
+        value={part.name}
+        className="w-[17rem] wide:w-full"
+        keep={(name) => patch({ name: name.trim() })}
+      />
+      <PlainField
+        label={`Where ${part.name} goes`}
+        hideLabel
+        words
+        value={part.where}
+        className="w-24 wide:w-full"
+        keep={(where) => patch({ where: where.trim() })}
+      />
+      <PlainField
+        label={`How many of ${part.name}`}
+        hideLabel
+        value={String(part.count)}
+        className="w-14 text-right wide:w-full"
+        keep={number('count')}
+      />
+      <PlainField
+        label={`Price of ${part.name}`}
+        hideLabel
+        value={Number.isInteger(part.price) ? String(part.price) : part.price.toFixed(2)}
+        className="w-20 text-right wide:w-full"
+        keep={number('price')}
+      />
+      <span className="grid gap-1">
+        <Select
+          label={`State of ${part.name}`}
+          of={PART_STATES}
+          words={SAID}
+          value={part.state}
+          choose={(state) => patch({ state })}
+        />
+        {part.state === 'ordered' && (
+          <input
+            type="date"
+            className="input min-h-8 w-28 px-1 py-0.5 wide:w-full"
+            aria-label={`Day ${part.name} arrives`}
+            value={part.arrives}
+            onChange={(event) => patch({ arrives: event.target.value })}
+          />
+        )}
+      </span>
+      <span className="grid gap-1">
+        <Select
+          label={`What is cut from ${part.name}`}
+          of={['', ...COVERS]}
+          words={{ '': '–', ...CUT_TO }}
+          value={part.covers}
+          choose={(covers) => patch({ covers })}
+        />
+        {part.covers === 'belt' && <LengthField part={part} keep={(lengthMm) => patch({ lengthMm })} />}
+      </span>
+      <button
+        type="button"
+        className="link no-print ml-auto min-h-8 min-w-6"
+        aria-label={`Take ${part.name} away`}
+        title="Take it away"
+        onClick={() => removeRow('parts', id, `“${part.name}” taken away`)}
+      >
+        ×
+      </button>
+    </li>
+  )
+}
+
+/** How long one belt is, in the bench's unit or the one that is typed. */
+function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (lengthMm: number) => string | null }) {
+  const unit = displayUnit('length', useUnits())
+  return (
+    <PlainField
+      label={`Length of ${part.name}`}
+      hideLabel
+      value={part.lengthMm === 0 ? '' : sayQuantity(part.lengthMm, null, unit)}
+      placeholder={`how long, ${unitOf(unit).symbol}`}
+      className="w-28 wide:w-full"
+      keep={(text) => {
+        if (text.trim() === '') return keep(0)
+        const read = parseQuantity(text, 'length', unit)
+        return read.ok ? keep(read.value.value) : (read.findings[0]?.message ?? 'Type a length.')
+      }}
+    />
+  )
+}
+
+function Select<K extends string>(props: {
+  readonly label: string
+  readonly of: readonly K[]
+  readonly words: Readonly<Record<K, string>>
+  readonly value: K
+  readonly choose: (value: K) => void
+}) {
+  const { label, of, words, value, choose } = props
+  return (
+    <select
+      className="input min-h-8 w-28 py-0.5 wide:w-full"
+      aria-label={label}
+      value={value}
+      onChange={(event) => choose(event.target.value as K)}
+    >
+      {of.map((it) => (
+        <option key={it} value={it}>
+          {words[it]}
+        </option>
+      ))}
+    </select>
+  )
+}

@@ -1,17 +1,24 @@
-import { registerSW } from 'virtual:pwa-register'
 import { notify } from './notify'
+
+/** Rest before it is kept, ms: the first picture stands long before that and shares nothing with it. */
+const REST = 3000
 
 /**
  * Keeps the application in the browser once the first page stands, so that it works with the server gone. A new
  * version is offered; the page goes on with the old one until it is taken.
- * @returns Does nothing; a registration stays.
+ * @returns Calls it off where it has not begun; a registration stays.
  */
 export function keepOffline(): () => void {
-  if (import.meta.env.PROD && 'serviceWorker' in navigator) {
-    const take = registerSW({
-      onNeedRefresh: () =>
-        notify('A new version of Fine Kerf is ready.', { label: 'Use it now', onClick: () => void take(true) }, Infinity),
-    })
-  }
-  return () => undefined
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return () => undefined
+  // Where its code cannot be fetched the server has just gone: what is kept stays, and the next visit tries again.
+  const timer = setTimeout(() => void register().catch(() => undefined), REST)
+  return () => clearTimeout(timer)
+}
+
+async function register(): Promise<void> {
+  const { registerSW } = await import('virtual:pwa-register')
+  const take = registerSW({
+    onNeedRefresh: () =>
+      notify('A new version of Fine Kerf is ready.', { label: 'Use it now', onClick: () => void take(true) }, Infinity),
+  })
 }

@@ -6,8 +6,10 @@ import { sayQuantity } from '../core/units'
 import { printFigure, Quantity, useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
-import { KeepRecord } from './KeepRecord'
-import { Working } from './Working'
+import { later } from './later'
+
+const Working = later(async () => (await import('./Working')).Working)
+const KeepRecord = later(async () => (await import('./KeepRecord')).KeepRecord)
 
 /** A figure with its ±; opens its working. */
 export function FigureRow<A extends readonly string[]>({

@@ -30,6 +30,7 @@ describe('the demo', () => {
       'calibrate.sizeTrue stop', // Y is left for the evening
       'calibrate.runSquare unknown',
       'plan.everythingOrdered look', // the hose
+      'plan.bagEnough look', // two screws of the motors
       'plan.workFits look', // Y has a centimetre beyond the largest work
     ])
     expect(consequences(engine, bundle.records, [])).toEqual([])

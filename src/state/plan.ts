@@ -7,6 +7,7 @@ import {
   localAfter,
   minutesSince,
   planCalendar,
+  untilQuiet,
   usualTasks,
   wayBack,
   weekdayOf,
@@ -48,6 +49,8 @@ export interface PlannedNow {
   readonly tasks: readonly CalendarTask[]
   readonly calendar: Outcome<Calendar>
   readonly hindrances: ReadonlyMap<string, readonly Hindrance[]>
+  /** Minutes until noise must stop; 0 while it is quiet, Infinity where it never is. */
+  readonly quietInMin: number
 }
 
 /** Plans the open tasks from now on. */
@@ -62,6 +65,7 @@ export function planNow({ plan }: Bench, now: string): PlannedNow {
     tasks,
     calendar: planCalendar(tasks, time, weekdayOf(first), nowMin),
     hindrances: whatNow(tasks, time, nowMin),
+    quietInMin: untilQuiet(time, nowMin),
   }
 }
 

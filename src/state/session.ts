@@ -19,6 +19,12 @@ export type MotionPart = 'machine' | 'drive' | 'belts' | 'square'
 /** The parts of Plan. */
 export type PlanPartName = 'schedule' | 'parts' | 'fasteners' | 'bench'
 
+/** What was noted of a step at the bench before it is done. */
+export interface StepDraft {
+  readonly note: string
+  readonly pictures: readonly File[]
+}
+
 /** What is open, pointed at and half typed. Nothing of it is saved with the bench. */
 interface Session {
   /** The field whose editor is open; a fact may stand in several places. */
@@ -30,6 +36,9 @@ interface Session {
   readonly part: ControllerPart
   readonly motionPart: MotionPart
   readonly planPart: PlanPartName
+  /** The step that was chosen at the bench; null: the first that can be done. */
+  readonly stepId: string | null
+  readonly stepDrafts: Readonly<Record<string, StepDraft>>
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
   /** The reading that the plate brings out. */
@@ -57,6 +66,8 @@ export const useSession = create<Session>()(() => ({
   part: 'settings',
   motionPart: 'machine',
   planPart: 'schedule',
+  stepId: null,
+  stepDrafts: {},
   runId: null,
   pointedReading: null,
   pointedAxis: null,

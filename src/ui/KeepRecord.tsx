@@ -2,6 +2,7 @@ import { useState, type SyntheticEvent } from 'react'
 import { shownNumber, type WithDoubt } from '../core/bench'
 import { sayQuantity } from '../core/units'
 import { keepRecord } from '../state'
+import { PicturesField } from './PicturesField'
 import { useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
 
@@ -73,15 +74,7 @@ function RecordForm({ figure, close }: { readonly figure: WithDoubt; readonly cl
         Note
         <textarea className="input" rows={2} value={note} onChange={(event) => setNote(event.target.value)} maxLength={4000} />
       </label>
-      <label className="grid gap-1">
-        Pictures
-        <input
-          type="file"
-          accept="image/png,image/jpeg,image/webp"
-          multiple
-          onChange={(event) => setPictures([...(event.target.files ?? [])])}
-        />
-      </label>
+      <PicturesField label="Add pictures" pictures={pictures} change={setPictures} />
       {refusal !== null && <p role="alert">{refusal}</p>}
       <div className="flex gap-2">
         <button type="submit" className="button button-first">

@@ -9,12 +9,14 @@ export function PlainField(props: {
   readonly hideLabel?: boolean
   /** Words, not a number or a text of the machine: in the face of words. */
   readonly words?: boolean
+  /** Stands above the field where the sheet is too narrow for the head of a table. */
+  readonly caption?: string
   readonly placeholder?: string
   readonly className?: string
   /** @returns What stands in the way, or null. */
   readonly keep: (text: string) => string | null
 }) {
-  const { label, value, lines = 1, hideLabel = false, words = false, placeholder, className = '', keep } = props
+  const { label, value, lines = 1, hideLabel = false, words = false, caption, placeholder, className = '', keep } = props
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -39,6 +41,11 @@ export function PlainField(props: {
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-[12px] text-second'}>
         {label}
       </label>
+      {caption !== undefined && (
+        <span aria-hidden className="text-[12px] text-second wide:hidden">
+          {caption}
+        </span>
+      )}
       {lines === 1 ? (
         <input
           {...shared}

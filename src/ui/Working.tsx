@@ -19,7 +19,7 @@ export function Working({ figure }: { readonly figure: WithDoubt }) {
     <div className="border-l-2 border-rule pb-2 pl-3 text-[13px]">
       <Formula tex={plainFormula(def.formula)} />
       {numbers !== null && <Formula tex={numbers} />}
-      <table className="w-full border-collapse">
+      <table className="w-full border-collapse" hidden={leaves.size === 0}>
         <caption className="pb-1 text-left text-second">
           Rests on{doubt !== null && doubt.u > 0 ? ', and how far each blurs it' : ''}
         </caption>

@@ -36,6 +36,8 @@ const ARGS: Readonly<Record<string, readonly (readonly string[])[]>> = {
   'plan.plateWidth': [['carriage'], ['end'], ['bed']],
   'plan.plateDepth': [['carriage'], ['end'], ['bed']],
   'plan.reachMargin': [['X'], ['Y']],
+  'plan.screwGrip': [['corner'], ['clamp']],
+  'plan.screwLength': [['corner'], ['clamp']],
 }
 
 describe('a formula with its numbers', () => {
@@ -59,6 +61,7 @@ describe('a formula with its numbers', () => {
     expect(filled('plan.barLength', ['side'])).toBe('424 mm - 2\\cdot 20 mm + 0 mm = 384 mm')
     expect(filled('plan.barLength', ['gantry'])).toBe('532.4 mm + 0 mm = 532.4 mm')
     expect(filled('plan.plateDepth', ['end'])).toBe('96 mm = 96 mm')
+    expect(filled('plan.screwLength', ['plate'])).toBe('\\lceil 9 mm + 7.500 mm \\rceil_{\\mathrm{std}} = 20 mm')
     expect(filled('plan.reachMargin', ['Y'])).toBe('310 mm - 300 mm = 10 mm')
   })
 

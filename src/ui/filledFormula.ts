@@ -33,10 +33,11 @@ function formInUse({ formula, forms }: WithDoubt['def'], bench: Bench, args: rea
   return (form.slice(form.indexOf('=') + 1).split('\\quad')[0] ?? '').trim()
 }
 
-/** What picks a form: the first argument itself, or what is chosen at a path. */
+/** What picks a form: the first argument itself, or the choice or plain word at a path. */
 function pickOf(by: string, bench: Bench, [first = '']: readonly string[]): string {
-  const choice = by === '{0}' ? null : getAt(bench, by.replace('{0}', first))
-  return by === '{0}' ? first : isChoice(choice) ? (choice.chosen ?? '') : ''
+  if (by === '{0}') return first
+  const node = getAt(bench, by.replace('{0}', first))
+  return isChoice(node) ? (node.chosen ?? '') : typeof node === 'string' ? node : ''
 }
 
 function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
@@ -48,6 +49,8 @@ function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
 
 function factNumber(path: Path, bench: Bench): string {
   const fact = getAt(bench, path)
+  // A plain number of a list, in the unit that its name ends in.
+  if (typeof fact === 'number') return texNumber(sayQuantity(fact, null, path.endsWith('Mm') ? 'mm' : 'count'))
   if (!isFact(fact) || fact.value === null) return '?'
   const { text, unit } = showFact(fact)
   return texNumber(fact.typed.includes('/') ? printNumber(fact.value) : `${text} ${unit}`.trim())

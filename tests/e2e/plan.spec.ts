@@ -97,6 +97,17 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
   await page.getByLabel(/How many of Rail of 1000/).fill('1')
   await page.keyboard.press('Enter')
   await bench.expectMark('Too few rails or shafts are listed', 'look')
+  // Three belts of 1064.8, 848 and 848 from a roll of 5 m; two metres are too short, three leave 80 mm for each.
+  await bench.expectMark('The listed belt reaches', 'good')
+  const roll = page.getByLabel('Length of Toothed belt 2 mm, 5 m')
+  for (const [length, head, mark] of [
+    ['2 m', 'The listed belt does not reach', 'stop'],
+    ['3000', 'The listed belt hardly reaches', 'look'],
+  ] as const) {
+    await roll.fill(length)
+    await roll.press('Enter')
+    await bench.expectMark(head, mark)
+  }
   await page.getByText('Anything of these? They are never burnt').click()
   await page.getByLabel('PVC, vinyl and neoprene').check()
   await bench.expectMark('Never burn this', 'stop')
@@ -117,6 +128,12 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
   const belongs = page.getByRole('list', { name: 'Where the screws belong' })
   await expect(belongs).toContainText('8 of M5 × 10 belong to Frame corners.')
   await expect(belongs).toContainText('2 missing for Motors on their plates.')
+  await bench.expectMark('Screws are missing from the bag', 'look')
+  await expect(page.getByRole('list', { name: 'What all joints take' })).toContainText('Slot nuts M5, slipped in first8')
+  await page.getByLabel('Depth, mm').first().fill('5')
+  await page.keyboard.press('Enter')
+  await bench.expectMark('A joint has no standard screw', 'stop')
+  await expect(page.getByText(/The hole is too shallow: M5 wants 5.0 mm/).first()).toBeVisible()
   await bench.type('plan.fits.shaft', '8.00', { origin: 'measured', instrument: 'calipers' })
   await bench.expectFigure('Hole to draw, shaft running', '8.3') // 8 + 0.1 of play + 0.2 that printing takes
   await bench.type('plan.fits.holes', '31.1', { origin: 'measured', instrument: 'calipers' })
@@ -157,4 +174,24 @@ test('an empty bench is set up from what is to be built, with its change-over an
   const back = page.getByRole('region', { name: 'To put back on the way back' })
   await expect(back).toContainText('X steps')
   await expect(back).toContainText('x/steps = 400.000')
+
+  // Two steps can be taken: what was noted of one is kept while the other is looked at, and what is done can be opened.
+  const step = page.getByRole('region', { name: 'The step in hand' })
+  await step.getByRole('button', { name: 'It is done' }).click()
+  await expect(step).toContainText('Clamp the diode’s head in')
+  await step.getByLabel('What you measured or saw').fill('42.0 over the bed')
+  await step
+    .getByLabel('Add a picture')
+    .setInputFiles({ name: 'head.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/motion.png') })
+  await page.getByRole('button', { name: 'Take “Lay the plate under the work” instead' }).click()
+  await expect(step).toContainText('Lay the plate under the work')
+  await expect(step.getByLabel('What you measured or saw')).toHaveValue('')
+  await page.getByRole('button', { name: 'Take “Clamp the diode’s head in” instead' }).click()
+  await expect(step.getByText('head.png')).toBeVisible()
+  await step.getByRole('button', { name: 'It is done' }).click()
+  await expect(page.getByRole('region', { name: 'Written down' })).toContainText('42.0 over the bed')
+  await bench.expectNoAxeFindings()
+  await page.getByText(/^3 done$/).click()
+  await page.getByRole('button', { name: 'Open “Clamp the diode’s head in” again' }).click()
+  await expect(page.getByText(/^2 done$/)).toBeVisible()
 })

@@ -108,6 +108,11 @@ const VERDICTS: readonly { readonly def: VerdictDef; readonly args: Args }[] = [
   { def: planVerdicts.everythingOrdered, args: planned(({ parts }) => Object.keys(parts).length > 0) },
   { def: planVerdicts.stockEnough, args: eachListedStock },
   { def: planVerdicts.beltReaches, args: listedBelt },
+  { def: planVerdicts.screwsFit, args: planned(({ joints }) => Object.keys(joints).length > 0) },
+  {
+    def: planVerdicts.bagEnough,
+    args: planned(({ joints, bag }) => Math.min(Object.keys(joints).length, Object.keys(bag).length) > 0),
+  },
   { def: planVerdicts.withinBudget, args: planned(({ goals }) => goals.budget.value !== null) },
   { def: planVerdicts.workFits, args: eachWantedSize },
   { def: planVerdicts.materialsBurn, args: planned(({ goals }) => Object.keys(goals.materials).length > 0) },

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { setAt, shownNumber } from '../bench'
+import { getAt, setAt, shownNumber } from '../bench'
+import { heron } from '../../data/heron'
 import {
   assumedFacts,
   axisTemplate,
@@ -147,7 +148,8 @@ it('every figure names its source, and its symbols lead to facts or figures that
     for (const [symbol, target] of Object.entries(symbols)) {
       const there = target.startsWith('=')
         ? ids.has(target.slice(1).split('|')[0] ?? '')
-        : benchFactSpec(target.replace('{0}', 'x').replace('{1}', 'A')) !== undefined
+        : benchFactSpec(target.replace('{0}', 'x').replace('{1}', 'A')) !== undefined ||
+          typeof getAt(heron().bench, target.replace('{0}', 'corner')) === 'number'
       expect(there, `${id}: ${symbol} → ${target}`).toBe(true)
       expect(formula, id).toContain(`\\v{${symbol}}`)
     }

@@ -10,6 +10,7 @@ import {
   screwFor,
   THREAD_NAMES,
   THREADS,
+  totalsOf,
   type Counted,
   type CountedJoint,
   type Into,
@@ -31,6 +32,56 @@ function grip({ thread, stackMm, into, holeDepthMm }: Joint, length: number) {
   const enough = into === 'nut' ? nut + 2 * pitch : diameter * { slotNut: 1, steel: 1, aluminium: 1.5, plastic: 2 }[into]
   return { holds: beyond >= enough - 1e-9, clears: holeDepthMm === null || beyond <= holeDepthMm - 1 + 1e-9 }
 }
+
+describe('what all joints take', () => {
+  it('is counted once each, whatever the joints: no screw, no nut of it is lost or added (seed 62)', () => {
+    const joints = fc.array(fc.record({ joint, count: fc.nat(20) }), { maxLength: 8 })
+    fc.assert(
+      fc.property(joints, (rows) => {
+        const all: CountedJoint[] = rows.map((it, i) => ({ id: `${i}`, ...it.joint, count: it.count }))
+        const { screws, nuts, drillsMm, keysMm } = totalsOf(all)
+        for (const { thread, lengthMm, count } of screws) {
+          const own = all.filter((it) => it.thread === thread && LENGTHS.find((at) => grip(it, at).holds) === lengthMm)
+          expect(own.filter((it) => grip(it, lengthMm).clears).reduce((sum, it) => sum + it.count, 0)).toBe(count)
+        }
+        const fitting = all.filter((it) => it.count > 0 && screwFor(it).ok)
+        expect(screws.reduce((sum, it) => sum + it.count, 0)).toBe(fitting.reduce((sum, it) => sum + it.count, 0))
+        const nutted = fitting.filter((it) => /ut$/.test(it.into)).reduce((sum, it) => sum + it.count, 0)
+        expect(nuts.reduce((sum, it) => sum + it.count, 0)).toBe(nutted)
+        expect(new Set(keysMm)).toEqual(new Set(fitting.map((it) => THREADS[it.thread].key)))
+        expect(drillsMm).toEqual([...drillsMm].sort((p, q) => p - q))
+      }),
+      { seed: 62, numRuns: 200 },
+    )
+  })
+
+  it('of a corner, an end plate and a clamp: drills of ISO 273 and d − P, keys of ISO 4762', () => {
+    const of = (it: Partial<CountedJoint>): CountedJoint => ({
+      id: 'j',
+      thread: 'M5',
+      stackMm: 4,
+      into: 'slotNut',
+      holeDepthMm: null,
+      count: 8,
+      ...it,
+    })
+    expect(
+      totalsOf([of({}), of({ stackMm: 9, into: 'aluminium' }), of({ thread: 'M3', stackMm: 7, into: 'nut', count: 4 })]),
+    ).toEqual({
+      screws: [
+        { thread: 'M3', lengthMm: 12, count: 4 },
+        { thread: 'M5', lengthMm: 10, count: 8 },
+        { thread: 'M5', lengthMm: 20, count: 8 },
+      ],
+      nuts: [
+        { thread: 'M3', slot: false, count: 4 },
+        { thread: 'M5', slot: true, count: 8 },
+      ],
+      drillsMm: [3.4, 4.2, 5.5],
+      keysMm: [2.5, 4],
+    })
+  })
+})
 
 describe('a screw', () => {
   it('is the shortest on the list that holds, and clears the bottom; where none does, none on the list would (seed 61)', () => {

@@ -39,6 +39,16 @@ const ENGAGEMENT: Readonly<Record<Exclude<Into, 'nut'>, number>> = { slotNut: 1,
 const BOTTOM = 1
 
 /**
+ * Thread that the screw must have behind the stack, mm: so many diameters of it, or a nut and two pitches.
+ * Valid: coarse threads M3 to M8. Source: common practice; ISO 4032 for the nut, ISO 261 for the pitch.
+ * @example behindStack({ thread: 'M5', into: 'aluminium' }) // 7.5
+ */
+export function behindStack({ thread, into }: Pick<Joint, 'thread' | 'into'>): number {
+  const { diameter, pitch, nut } = THREADS[thread]
+  return into === 'nut' ? nut + 2 * pitch : ENGAGEMENT[into] * diameter
+}
+
+/**
  * The next standard screw for a joint.
  * @returns The fit, or why no standard length does.
  * @throws {RangeError} for a stack that is not more than 0.
@@ -46,8 +56,8 @@ const BOTTOM = 1
  */
 export function screwFor({ thread, stackMm, into, holeDepthMm }: Joint): Outcome<Fit> {
   requireInRange('stackMm', stackMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')
-  const { diameter, pitch, nut, clearance, tapDrill } = THREADS[thread]
-  const behind = into === 'nut' ? nut + 2 * pitch : ENGAGEMENT[into] * diameter
+  const { clearance, tapDrill } = THREADS[thread]
+  const behind = behindStack({ thread, into })
   const leastMm = stackMm + behind
   const mostMm = holeDepthMm === null ? Infinity : stackMm + holeDepthMm - BOTTOM
   const lengthMm = LENGTHS.find((it) => it >= leastMm - 1e-9)

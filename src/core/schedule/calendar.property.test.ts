@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { planCalendar, type CalendarTask, type FreeTime } from '.'
+import { planCalendar, untilQuiet, type CalendarTask, type FreeTime } from '.'
 
 const DAY = 24 * 60
 
@@ -109,4 +109,16 @@ it('a task that is put off lets another go before it, and moves what waits for i
   expect(plan(0)).toEqual({ saw: [18, 'time'], drill: [19, 'task'], sort: [20, 'task'] })
   expect(plan(2 * DAY)).toEqual({ saw: [2 * 24 + 18, 'time'], drill: [2 * 24 + 19, 'task'], sort: [18, 'time'] })
   expect(plan(19 * 60)).toMatchObject({ sort: [18, 'time'], saw: [19, 'putOff'] })
+})
+
+it('noise may last until the first minute that is quiet, found by walking there (seed 19)', () => {
+  const minute = fc.integer({ min: 0, max: DAY - 1 })
+  fc.assert(
+    fc.property(fc.record({ from: minute, to: minute }), fc.integer({ min: -DAY, max: 3 * DAY }), (quiet, now) => {
+      const isQuiet = (at: number): boolean => minuteIs({ free: [], quiet }, 0, ((at % DAY) + DAY) % DAY).isQuiet
+      const walked = Array.from({ length: DAY }, (_, i) => i).find((i) => isQuiet(now + i)) ?? Infinity
+      expect(untilQuiet({ quiet }, now)).toBe(walked)
+    }),
+    { seed: 19, numRuns: 200 },
+  )
 })

@@ -156,6 +156,18 @@ function windowsOf({ free, quiet }: FreeTime, weekday: number) {
   }
 }
 
+/**
+ * Minutes until the quiet hours begin; 0 within them, Infinity where there are none.
+ * @param now Minutes from midnight of any day, by the local clock. Valid: quiet hours of less than a day.
+ * Source: by definition.
+ */
+export function untilQuiet({ quiet }: Pick<FreeTime, 'quiet'>, now: number): number {
+  if (quiet === null || quiet.from === quiet.to) return Infinity
+  const since = (time: number): number => (((now - time) % DAY) + DAY) % DAY
+  const long = (((quiet.to - quiet.from) % DAY) + DAY) % DAY
+  return since(quiet.from) < long ? 0 : DAY - since(quiet.from)
+}
+
 /** What stands in the way of a task at a moment; nothing: it can be done now. */
 export type Hindrance = 'task' | 'wait' | 'parcel' | 'putOff' | 'noise'
 
@@ -166,10 +178,7 @@ export function whatNow(
   now: number,
 ): ReadonlyMap<string, readonly Hindrance[]> {
   const byId = new Map(tasks.map((it) => [it.id, it]))
-  const minute = ((now % DAY) + DAY) % DAY
-  const isQuiet =
-    quiet !== null &&
-    (quiet.from <= quiet.to ? minute >= quiet.from && minute < quiet.to : minute >= quiet.from || minute < quiet.to)
+  const isQuiet = untilQuiet({ quiet }, now) === 0
   return new Map(
     tasks
       .filter((it) => it.doneAt === null)

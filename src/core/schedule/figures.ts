@@ -4,6 +4,7 @@ import { travelOf, type MotionBench } from '../motion'
 import { neverBurn } from '../safety'
 import { costFigures } from './costFigures'
 import { cutFigures } from './cutFigures'
+import { fastenerFigures } from './fastenerFigures'
 import type { PlanBench } from './slice'
 
 const figure = figureOf<PlanBench & MotionBench>()
@@ -74,4 +75,12 @@ export const pressedHole = figure({
   },
 })
 
-export const planFigures = [reachMargin, materialsMargin, runningHole, pressedHole, ...costFigures, ...cutFigures] as const
+export const planFigures = [
+  reachMargin,
+  materialsMargin,
+  runningHole,
+  pressedHole,
+  ...costFigures,
+  ...cutFigures,
+  ...fastenerFigures,
+] as const

@@ -38,7 +38,7 @@ const GANTRY: readonly UsualTask[] = [
 ]
 
 const BOX: readonly UsualTask[] = [
-  task('panels', 'Cut the housing’s panels', 'Against the cut plan', 120, [], { noisy: true }),
+  task('panels', 'Cut the housing’s panels', 'Each against the cut plan, corners square', 120, [], { noisy: true }),
   task('paint', 'Paint the inside matt black', 'No bare wood shows', 45, ['panels'], { waitMin: 24 * 60 }),
   task('glaze', 'Set the certified window', 'Certificate on file, gap sealed', 30, ['paint']),
 ]

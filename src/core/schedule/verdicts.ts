@@ -2,6 +2,7 @@ import type { VerdictDef } from '../bench'
 import { MATERIALS, neverBurn, underCondition } from '../safety'
 import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigures'
 import { barsNeeded, beltHold, guidesNeeded, HOLD, stockLeft } from './cutFigures'
+import { bagMargin, jointsUnfit, screwsMissing, unfitMargin } from './fastenerFigures'
 import { materialsMargin, reachMargin } from './figures'
 
 export const everythingOrdered: VerdictDef = {
@@ -142,4 +143,43 @@ export const beltReaches: VerdictDef = {
   },
 }
 
-export const planVerdicts = { everythingOrdered, workFits, withinBudget, materialsBurn, stockEnough, beltReaches } as const
+export const screwsFit: VerdictDef = {
+  id: 'plan.screwsFit',
+  stage: 'plan',
+  margin: unfitMargin,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure }) =>
+    mark === 'good'
+      ? { head: 'Each joint has its screw', why: 'A standard length holds, and clears the bottom where the hole is blind.' }
+      : {
+          head: 'A joint has no standard screw',
+          why: `${figure(jointsUnfit)} of them: the section on Fasteners says what is wrong, and which washer or depth would do.`,
+        },
+}
+
+export const bagEnough: VerdictDef = {
+  id: 'plan.bagEnough',
+  stage: 'plan',
+  margin: bagMargin,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, figure }) =>
+    mark === 'good'
+      ? { head: 'The bag has every screw', why: 'Each joint finds its own, however they are shared out.' }
+      : {
+          head: 'Screws are missing from the bag',
+          why: `${figure(screwsMissing)} of them. Fasteners lists which, with what is left over: order them before the joint is begun.`,
+        },
+}
+
+export const planVerdicts = {
+  everythingOrdered,
+  workFits,
+  withinBudget,
+  materialsBurn,
+  stockEnough,
+  beltReaches,
+  screwsFit,
+  bagEnough,
+} as const

@@ -37,6 +37,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
     >
       <PlainField
         label={`Name of ${part.name}`}
+        caption="Part"
         hideLabel
         words
         value={part.name}
@@ -45,6 +46,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
       />
       <PlainField
         label={`Where ${part.name} goes`}
+        caption="Where"
         hideLabel
         words
         value={part.where}
@@ -53,6 +55,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
       />
       <PlainField
         label={`How many of ${part.name}`}
+        caption="Count"
         hideLabel
         value={String(part.count)}
         className="w-14 text-right wide:w-full"
@@ -60,6 +63,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
       />
       <PlainField
         label={`Price of ${part.name}`}
+        caption="Each"
         hideLabel
         value={Number.isInteger(part.price) ? String(part.price) : part.price.toFixed(2)}
         className="w-20 text-right wide:w-full"
@@ -87,7 +91,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         <Select
           label={`What is cut from ${part.name}`}
           of={['', ...COVERS]}
-          words={{ '': '–', ...CUT_TO }}
+          words={{ '': 'not cut', ...CUT_TO }}
           value={part.covers}
           choose={(covers) => patch({ covers })}
         />

@@ -4,15 +4,18 @@ import { useBenchStore, useSession, useVerdicts, type PlanPartName } from '../..
 import { Consequences, FactField, FigureRow, Panel, Parts, Records, Sentence, Sheet, VerdictRow, ChoiceField } from '../../ui'
 import { AtTheBench } from './AtTheBench'
 import { CutPlate } from './CutPlate'
-import { Fasteners, FastenerPlate } from './Fasteners'
+import { FastenerPlate } from './FastenerPlate'
+import { Fasteners } from './Fasteners'
 import { Fits } from './Fits'
+import { FreeTime } from './FreeTime'
 import { Goals } from './Goals'
 import { Lengths } from './Lengths'
 import { PartsList } from './PartsList'
 import { PutBack } from './PutBack'
 import { SchedulePlate } from './SchedulePlate'
 import { SetUp } from './SetUp'
-import { FreeTime, TaskList } from './TaskList'
+import { TaskList } from './TaskList'
+import { Totals } from './Totals'
 
 const PARTS: readonly { readonly id: PlanPartName; readonly name: string; readonly about: string }[] = [
   { id: 'schedule', name: 'Schedule', about: 'Work, drying and parcels in your own free time; what has no float is heavy.' },
@@ -128,6 +131,7 @@ function Side({ part }: { readonly part: PlanPartName }) {
         </Panel>
       )}
       {part === 'parts' && <Lengths />}
+      {part === 'fasteners' && <Totals />}
       {part === 'fasteners' && (
         <Panel title="Worked, fits">
           <FigureRow def={runningHole} args={[]} />

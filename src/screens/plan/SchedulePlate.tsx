@@ -2,6 +2,7 @@ import type { Bench } from '../../core/document'
 import { freeTimeOf, localAfter, minutesSince, weekdayOf, type Placed } from '../../core/schedule'
 import { Parcel, parcelsOf } from './Parcel'
 import { TaskBar } from './TaskBar'
+import { sayDay } from './taskWords'
 import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
 import { Findings, Hatching } from '../../ui'
 import { useWidth } from './useWidth'
@@ -35,16 +36,6 @@ export function SchedulePlate() {
       </div>
     </>
   )
-}
-
-/** A day as it is said: Tue 1 Dec. */
-export function sayDay(day: string): string {
-  return new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  })
 }
 
 function sayFinish({ first, calendar, tasks, hindrances }: PlannedNow): string {

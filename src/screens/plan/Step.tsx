@@ -1,0 +1,72 @@
+import { useState } from 'react'
+import type { Bench } from '../../core/document'
+import { tickTask, useSession, type StepDraft } from '../../state'
+import { PicturesField } from '../../ui'
+import { sayMinutes } from './taskWords'
+
+const NOTHING: StepDraft = { note: '', pictures: [] }
+
+/** The step in hand. What is noted of it is kept while another one is looked at. */
+export function Step(props: {
+  readonly id: string
+  readonly bench: Bench
+  /** How far the run is, in words. */
+  readonly place: string
+  readonly quietInMin: number
+  readonly refused: (message: string | null) => void
+}) {
+  const { id, bench, place, quietInMin, refused } = props
+  const key = `${bench.id} ${id}`
+  const { note, pictures } = useSession((it) => it.stepDrafts[key]) ?? NOTHING
+  const [begun] = useState(() => Date.now())
+  const task = bench.plan.tasks[id]
+  if (task === undefined) return null
+  const draft = (change: Partial<StepDraft>): void =>
+    useSession.setState(({ stepDrafts }) => ({ stepDrafts: { ...stepDrafts, [key]: { note, pictures, ...change } } }))
+  const finish = async (): Promise<void> => {
+    const refusal = await tickTask(id, noteOf(note, task.check, begun), pictures)
+    refused(refusal)
+    if (refusal === null) draft(NOTHING)
+  }
+  return (
+    <section aria-label="The step in hand">
+      <p className="num text-[13px] text-second">
+        {place}, {sayMinutes(task.workMin)}
+        {task.noisy ? ', noisy' : ''}
+      </p>
+      <h2 className="mt-1 text-[26px] font-[680] leading-tight">{task.name}</h2>
+      {task.check !== '' && (
+        <p className="mt-3 text-[18px]">
+          <span className="text-second">Check: </span>
+          {task.check}
+        </p>
+      )}
+      {task.noisy && quietInMin < task.workMin && (
+        <p className="mt-2">The quiet hours begin in {sayMinutes(quietInMin)}, before it can be done: make the noise first.</p>
+      )}
+      {task.waitMin > 0 && <p className="mt-2">Then wait {sayMinutes(task.waitMin)} before what follows.</p>}
+      <label className="no-print mt-4 grid gap-1 text-[13px]">
+        What you measured or saw
+        <input
+          className="input text-[16px]"
+          value={note}
+          onChange={(event) => draft({ note: event.target.value })}
+          maxLength={400}
+        />
+      </label>
+      <div className="no-print mt-3 flex flex-wrap items-start gap-3">
+        <button type="button" className="button button-first min-h-12 px-6 text-[17px]" onClick={() => void finish()}>
+          It is done
+        </button>
+        <PicturesField label="Add a picture" pictures={pictures} change={(next) => draft({ pictures: next })} />
+      </div>
+    </section>
+  )
+}
+
+/** What is written down of a step: what was seen, else the check; and how long it took where that was minutes. */
+function noteOf(note: string, check: string, begun: number): string {
+  const minutes = Math.round((Date.now() - begun) / 60_000)
+  const words = note.trim() === '' ? check : note.trim()
+  return minutes < 1 ? words : `${words}${words === '' ? '' : '; '}took ${sayMinutes(minutes)}`
+}

@@ -1,6 +1,6 @@
 import type { Fact, Origin } from '../core/bench'
 import { emptyBench, type Bench } from '../core/document'
-import { usualTasks } from '../core/schedule'
+import { usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
 import type { BenchBundle } from './store'
 
@@ -11,6 +11,41 @@ function given(value: number, typed: string, typedUnit: UnitId, a: number, origi
 }
 
 const count = (value: number, typed = String(value)): Fact => given(value, typed, 'count', 0)
+
+const part = (order: number, name: string, where: string, price: number, state: PlanPart['state'], arrives = ''): PlanPart => ({
+  order,
+  name,
+  where,
+  count: 1,
+  state,
+  price,
+  arrives,
+  covers: '',
+  lengthMm: 0,
+})
+
+/** What the change-over takes besides the router. Every price is invented. */
+const PARTS: Plan['parts'] = {
+  diode: part(1, 'Diode head, 2.2 W', 'head', 84, 'here'),
+  holder: part(2, 'Plate that holds the head, 8 mm aluminium', 'head', 6.5, 'here'),
+  plate: part(3, 'Aluminium plate, 300 × 180 × 3', 'bed', 14, 'here'),
+  hose: part(4, 'Air hose 4 mm, 2 m, with its plug', 'head', 7.2, 'here'),
+  earth: part(5, 'Earth clip on a braid', 'wiring', 4.8, 'here'),
+  guard: part(6, 'Guard with certified window', 'housing', 46, 'here'),
+  contact: part(7, 'Interlock contact, positive opening', 'housing', 14, 'here'),
+}
+
+const JOINTS: Plan['joints'] = {
+  clamp: { order: 1, name: 'Head on its plate', count: 4, thread: 'M3', stackMm: 7, into: 'aluminium', holeDepthMm: 7 },
+  holder: { order: 2, name: 'Plate on the spindle’s flange', count: 4, thread: 'M5', stackMm: 8, into: 'steel', holeDepthMm: 14 },
+  bed: { order: 3, name: 'Plate on the bed', count: 4, thread: 'M6', stackMm: 3, into: 'slotNut', holeDepthMm: 11 },
+}
+
+const BAG: Plan['bag'] = {
+  a: { order: 1, thread: 'M3', lengthMm: 12, count: 4 },
+  b: { order: 2, thread: 'M5', lengthMm: 16, count: 6 },
+  c: { order: 3, thread: 'M6', lengthMm: 10, count: 4 },
+}
 
 /** Plover, the second demo: a diode head on the society's small screw-driven router, to mark tool handles. Invented. */
 export function plover(id = 'plover'): BenchBundle {
@@ -78,8 +113,14 @@ export function plover(id = 'plover'): BenchBundle {
         ...blank.plan.goals,
         workWidth: given(180, '180', 'mm', 0),
         workDepth: given(40, '40', 'mm', 0),
+        workHeight: given(34, '34', 'mm', 0),
+        budget: given(190, '190', 'money', 0),
         materials: { wood: true },
       },
+      readyPrice: given(310, '310', 'money', 30),
+      parts: PARTS,
+      joints: JOINTS,
+      bag: BAG,
       tasks: Object.fromEntries(tasks) as Bench['plan']['tasks'],
     },
   }

@@ -67,7 +67,9 @@ function MayBe({ figure }: { readonly figure: WithDoubt }) {
 function WhyUnknown({ why }: { readonly why: Parameters<typeof sayUnknown>[0] }) {
   const bench = useBenchStore((it) => it.bench)
   if (bench === null) return null
-  const { message, path } = sayUnknown(why, (it) => labelAt(bench, it))
+  const { message: whole, path } = sayUnknown(why, (it) => labelAt(bench, it))
+  // That it is not known yet stands beside it already.
+  const message = whole.replace(/^Not known yet: (.)/, (_, letter: string) => letter.toUpperCase())
   return (
     <p className="text-[12px] text-second">
       {path === undefined || path === '' ? message : <FactLink path={path}>{message}</FactLink>}

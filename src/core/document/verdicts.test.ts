@@ -64,6 +64,12 @@ describe.each([...judged])('%s', (id, { verdict, bench }) => {
     }
   })
 
+  it('asks where it is not known, and states nothing', () => {
+    // What is counted from rows of the plan, or read from a list, is always known.
+    const alwaysKnown = /^(plan\.(everythingOrdered|stockEnough|withinBudget|materialsBurn|screwsFit|bagEnough))$/
+    if (!alwaysKnown.test(id)) expect(said[MARKS.indexOf('unknown')]?.head).toMatch(/\?$/)
+  })
+
   it('gives one thing to do where it is not good, and that thing is a fact that can be entered', () => {
     for (const [i, { next }] of said.entries()) {
       if (next === undefined) continue

@@ -12,7 +12,7 @@ export const wordsTellApart: VerdictDef = {
     const words = fact('electrical.fullPower')
     if (mark === 'good') return { head: 'Every power word counts', why: `The timer makes ${steps} steps for ${words} words.` }
     return {
-      head: 'Some power words are alike',
+      head: mark === 'unknown' ? 'Every power word counts?' : 'Some power words are alike',
       why: `The timer makes ${steps} steps in a period, but there are ${words} words. A lower frequency gives more steps.`,
       next: { words: 'Change the frequency', path: 'electrical.pwmFrequency' },
     }

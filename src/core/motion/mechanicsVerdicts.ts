@@ -58,7 +58,7 @@ export const beltTight: VerdictDef = {
   margin: tensionMargin,
   goodFrom: 0,
   stopBelow: -Infinity,
-  say: ({ mark, args, figure, fact, word }) => {
+  say: ({ mark, args, figure, fact, word, margin }) => {
     const [axis = '', side = 'A'] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const pull = figure(tension, axis, side)
@@ -71,7 +71,7 @@ export const beltTight: VerdictDef = {
       }
     }
     return {
-      head: `${which} outside the band`,
+      head: mark === 'unknown' ? `${which} in the band?` : `${which} ${margin >= 0 ? 'may be ' : ''}outside the band`,
       why: `${pull} against ${fact('motion.belts.tensionFrom')} to ${fact('motion.belts.tensionTo')}. A slack belt lets corners lag and circles flatten; a tight one bends shafts and wears bearings. Aim for a tone of ${figure(wantedTone, axis)}.`,
       next,
     }
@@ -84,13 +84,13 @@ export const beltsAlike: VerdictDef = {
   margin: tensionAlike,
   goodFrom: 0,
   stopBelow: -Infinity,
-  say: ({ mark, args, figure, word }) => {
+  say: ({ mark, args, figure, word, margin }) => {
     const axis = args[0] ?? ''
     const letter = word(`motion.axes.${axis}.letter`)
     const both = `${figure(tension, axis, 'A')} and ${figure(tension, axis, 'B')}`
     if (mark === 'good') return { head: `${letter} belts pull alike`, why: `${both}.` }
     return {
-      head: `${letter} belts pull unlike`,
+      head: mark === 'unknown' ? `${letter} belts alike?` : `${letter} belts ${margin >= 0 ? 'may ' : ''}pull unlike`,
       why: `${both}. The gantry leans to the tighter side: slants show in long lines.`,
       next: { words: 'Pluck the second belt', path: `motion.axes.${axis}.toneB` },
     }
@@ -142,12 +142,12 @@ export const fieldInFocus: VerdictDef = {
   margin: focusMargin,
   goodFrom: 0,
   stopBelow: -Infinity,
-  say: ({ mark, figure, fact }) => {
+  say: ({ mark, figure, fact, margin }) => {
     const error = figure(cornerFocusError)
     const depth = fact('motion.mirrors.focusDepth')
     if (mark === 'good') return { head: 'The whole field is in focus', why: `${error} further in the corner, ${depth} allowed.` }
     return {
-      head: 'The corners are out of focus',
+      head: mark === 'unknown' ? 'The corners in focus?' : `The corners ${margin >= 0 ? 'may be' : 'are'} out of focus`,
       why: `${error} further there, ${depth} allowed. In focus up to ${figure(halfField)} from the middle: a smaller field, a greater height, or a longer focus.`,
       next: { words: 'Change the height', path: 'motion.mirrors.height' },
     }

@@ -1,6 +1,6 @@
 import type { Bench } from '../../core/document'
 import { useBenchStore } from '../../state'
-import { FactField, Panel, Sentence } from '../../ui'
+import { FactField, Panel, Phrase, Sentence } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
 import { AxisPanel, SharedDriver } from './Given'
 
@@ -30,7 +30,7 @@ function Motor({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
   const at = (key: string): string => `motion.axes.${axisId}.${key}`
   return (
-    <>
+    <Phrase>
       The motor holds <FactField path={at('holdingTorque')} /> at <FactField path={at('ratedCurrent')} />; a phase has{' '}
       <FactField path={at('windingResistance')} /> and <FactField path={at('windingInductance')} />; its rotor has{' '}
       <FactField path={at('rotorInertia')} />. {axis !== undefined && <SharedDriver id={axisId} axis={axis} />}Along {letter} it
@@ -42,6 +42,6 @@ function Motor({ bench }: { readonly bench: Bench }) {
           The closed belt of its reduction is <FactField path={at('closedBelt')} /> long.
         </>
       )}
-    </>
+    </Phrase>
   )
 }

@@ -2,7 +2,7 @@ import { axisSettingsTemplate, axisTemplate, axisIds, type Bench } from '../../c
 import { wiringFault, type Axis, type Kinematics, type WiringFault } from '../../core/motion'
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
-import { ChoiceField, FactField, Panel, Sentence } from '../../ui'
+import { ChoiceField, FactField, Panel, Phrase, Sentence } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
 
 /** The facts of the machine as sentences: how it moves, the chosen axis, what all axes share. */
@@ -54,12 +54,12 @@ function KinematicsSentence({ kinematics }: { readonly kinematics: Kinematics | 
   switch (kinematics) {
     case 'mirrors':
       return (
-        <>
+        <Phrase>
           The last mirror stands <FactField path="motion.mirrors.height" /> above the work and{' '}
           <FactField path="motion.mirrors.apart" /> from the other; the beam meets <ChoiceField path="motion.mirrors.last" />{' '}
           last. The spot stays sharp over <FactField path="motion.mirrors.focusDepth" /> to either side. You want{' '}
           <FactField path="motion.mirrors.wantedSteps" />. The field is the travel of both axes, about its middle.
-        </>
+        </Phrase>
       )
     case 'crossed':
       return (
@@ -126,7 +126,7 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
   if (bench.motion.kinematics.chosen === 'mirrors' && axis.letter !== 'Z') return <MirrorAxis id={id} letter={axis.letter} />
   const at = (key: string): string => `motion.axes.${id}.${key}`
   return (
-    <>
+    <Phrase>
       <FactField path={at('motors')} /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'} {axis.letter} by{' '}
       <ChoiceField path={at('drive')} />, over <FactField path={at('travel')} />. <SharedDriver id={id} axis={axis} />
       The motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
@@ -156,7 +156,7 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
         </>
       )}{' '}
       The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at <FactField path={at('acceleration')} />.
-    </>
+    </Phrase>
   )
 }
 
@@ -165,7 +165,7 @@ export function SharedDriver({ id, axis }: { readonly id: string; readonly axis:
   if (axis.motors.value !== 2) return null
   const at = (key: string): string => `motion.axes.${id}.${key}`
   return (
-    <>
+    <Phrase>
       Both have <ChoiceField path={at('drivers')} />
       {axis.drivers.chosen !== 'each' && (
         <>
@@ -173,7 +173,7 @@ export function SharedDriver({ id, axis }: { readonly id: string; readonly axis:
         </>
       )}
       .{' '}
-    </>
+    </Phrase>
   )
 }
 
@@ -181,11 +181,11 @@ export function SharedDriver({ id, axis }: { readonly id: string; readonly axis:
 function MirrorAxis({ id, letter }: { readonly id: string; readonly letter: string }) {
   const at = (key: string): string => `motion.axes.${id}.${key}`
   return (
-    <>
+    <Phrase>
       The {letter} mirror’s motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at{' '}
       <FactField path={at('microsteps')} />, through a gear of <FactField path={at('motorGear')} />. The field is{' '}
       <FactField path={at('travel')} /> wide along {letter}. It speeds up at <FactField path={at('acceleration')} />.
-    </>
+    </Phrase>
   )
 }
 

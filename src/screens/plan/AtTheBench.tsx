@@ -22,7 +22,7 @@ export function AtTheBench() {
     .map((it) => ({ name: it.name, until: (it.doneAt ?? 0) + it.waitMin }))
   const open = tasks.filter((it) => it.doneAt === null)
   return (
-    <div className="mt-4 max-w-[46rem]" data-plate="At the bench">
+    <div className="mt-4" data-plate="At the bench">
       {bench.motion.kinematics.chosen === 'retrofit' && <RunClock tasks={tasks} first={first} nowMin={nowMin} />}
       {waits.map(({ name, until }) => (
         <p key={name} className="mb-2 border-l-2 border-second pl-3" role="status">

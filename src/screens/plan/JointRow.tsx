@@ -15,7 +15,7 @@ export function JointRow({ id, joint }: { readonly id: string; readonly joint: P
         hideLabel
         words
         value={joint.name}
-        className="w-44"
+        className="w-40"
         keep={(name) => patch({ name: name.trim() })}
       />
       <PlainField

@@ -3,13 +3,16 @@ import { freeTimeOf, localAfter, minutesSince, weekdayOf, type Placed } from '..
 import { Parcel, parcelsOf } from './Parcel'
 import { TaskBar } from './TaskBar'
 import { sayDay } from './taskWords'
+import { timeScale } from './timeScale'
 import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
 import { Findings, Hatching } from '../../ui'
 import { useWidth } from './useWidth'
 
 const ROW = 22
 const HEAD = 34
-const NAMES = 190
+/** Room for the names: wide where there is some. */
+const NAMES = { wide: 240, narrow: 176 }
+const LETTER = 7
 const DAY = 24 * 60
 /** A parcel comes in the course of its day. */
 const NOON = 12 * 60
@@ -59,46 +62,47 @@ function Bars(props: {
   const { bench, planned, placed, width } = props
   const { first, nowMin, calendar } = planned
   const rows = planned.tasks.filter((it) => it.doneAt === null)
-  const last = Math.max(nowMin + DAY, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
-  const days = Math.ceil(last / DAY) + 1
-  const x = (minutes: number): number => NAMES + ((width - NAMES - 8) * minutes) / (days * DAY)
+  const names = width > 680 ? NAMES.wide : NAMES.narrow
+  // What nobody has ordered has no end; the days until then are drawn all the same.
+  const endless = rows.some((it) => !placed.has(it.id)) ? nowMin + DAY : nowMin
+  const last = Math.max(endless, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
+  const scale = timeScale(first, nowMin, last, width - names - 8)
+  const x = (minutes: number): number => names + ((width - names - 8) * (minutes - scale.from)) / (scale.to - scale.from)
+  const within = (minutes: number): number => Math.min(Math.max(minutes, scale.from), scale.to)
   const height = HEAD + rows.length * ROW + 10
   const { free } = freeTimeOf(bench.plan)
   const weekday = weekdayOf(first)
-  /** Days between two that are named, so that names keep apart. */
-  const every = Math.ceil(64 / Math.max(1, x(DAY) - x(0)))
   return (
     <svg width={width} height={height} role="group" aria-label="Open tasks over the days" className="plate touch-none">
       <Hatching id="wait" />
-      {Array.from({ length: days }, (_, day) => {
+      {Array.from({ length: Math.ceil(scale.to / DAY) }, (_, day) => {
         const own = free[(weekday + day) % 7]
+        if (own === null || own === undefined) return null
+        const [from, to] = [within(day * DAY + own.from), within(day * DAY + own.to)]
         return (
-          <g key={day}>
-            {own !== null && own !== undefined && (
-              <rect
-                x={x(day * DAY + own.from)}
-                y={HEAD}
-                width={x(day * DAY + own.to) - x(day * DAY + own.from)}
-                height={height - HEAD}
-                fill="var(--tape)"
-                opacity="0.45"
-              />
-            )}
-            <path d={`M${x(day * DAY)} ${HEAD - 4}V${height}`} stroke="var(--rule)" />
-            {day % every === 0 && (
-              <text x={x(day * DAY) + 3} y={HEAD - 10} fontSize="10.5" fill="var(--second)">
-                {sayDay(localAfter(first, day * DAY).slice(0, 10))}
-              </text>
-            )}
-          </g>
+          <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--tape)" opacity="0.45" />
         )
       })}
+      {scale.marks.map(({ at, words }) => (
+        <g key={at}>
+          <path d={`M${x(at)} ${HEAD - 4}V${height}`} stroke="var(--rule)" />
+          <text x={x(at) + 3} y={HEAD - 10} fontSize="10.5" fill="var(--second)">
+            {words}
+          </text>
+        </g>
+      ))}
+      {scale.day !== null && (
+        <text x="0" y={HEAD - 10} fontSize="10.5" fill="var(--second)">
+          {scale.day}
+        </text>
+      )}
       <path d={`M0 ${HEAD}H${width}`} stroke="var(--ink)" />
       {rows.map((task, i) => {
         const at = placed.get(task.id)
         const timed = calendar.ok ? calendar.value.network.times.get(task.id) : undefined
         const y = HEAD + i * ROW
-        const name = task.name.length > 27 ? `${task.name.slice(0, 26)}…` : task.name
+        const letters = Math.floor(names / LETTER)
+        const name = task.name.length > letters ? `${task.name.slice(0, letters - 1)}…` : task.name
         return (
           <g key={task.id}>
             <title>{`${task.name}${timed?.critical === true ? ', no float' : ''}`}</title>
@@ -133,7 +137,7 @@ function Bars(props: {
               />
             )}
             {at === undefined && (
-              <text x={NAMES + 4} y={y + 15} fontSize="11" fill="var(--second)">
+              <text x={names + 4} y={y + 15} fontSize="11" fill="var(--second)">
                 waits for parts without a day
               </text>
             )}

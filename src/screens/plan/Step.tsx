@@ -48,7 +48,7 @@ export function Step(props: {
       <label className="no-print mt-4 grid gap-1 text-[13px]">
         What you measured or saw
         <input
-          className="input text-[16px]"
+          className="input max-w-[46rem] text-[16px]"
           value={note}
           onChange={(event) => draft({ note: event.target.value })}
           maxLength={400}

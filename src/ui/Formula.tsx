@@ -8,11 +8,11 @@ let loaded: Render | null = null
 async function loadRenderer(): Promise<Render> {
   if (loaded !== null) return loaded
   const [katex] = await Promise.all([import('katex'), import('katex/dist/katex.min.css')])
-  loaded = (tex) => katex.default.renderToString(tex, { displayMode: true, throwOnError: false, output: 'htmlAndMathml' })
+  loaded = (tex) => katex.default.renderToString(`\\displaystyle ${tex}`, { throwOnError: false, output: 'htmlAndMathml' })
   return loaded
 }
 
-/** A formula in TeX. Until its face has come the plain text stands there. */
+/** A formula in TeX, broken behind its operators where the sheet is narrow. Until its face has come its text stands there. */
 export function Formula({ tex }: { readonly tex: string }) {
   const [render, setRender] = useState<Render | null>(() => loaded)
   useEffect(() => {
@@ -28,7 +28,7 @@ export function Formula({ tex }: { readonly tex: string }) {
       tabIndex={0}
       role="group"
       aria-label="Formula"
-      className="overflow-x-auto overflow-y-hidden py-0.5 text-[13px] [&_.katex-display]:my-1.5 [&_.katex-display]:text-left"
+      className="overflow-x-auto overflow-y-hidden py-1.5 text-[13px] leading-[2.9]"
       dangerouslySetInnerHTML={{ __html: render(tex) }}
     />
   )

@@ -17,7 +17,7 @@ export function Working({ figure }: { readonly figure: WithDoubt }) {
   const numbers = figure.result.known ? filledFormula(figure, bench, system) : null
   return (
     <div className="border-l-2 border-rule pb-2 pl-3 text-[13px]">
-      <Formula tex={plainFormula(def.formula)} />
+      <Formula tex={plainFormula(figure, bench)} />
       {numbers !== null && <Formula tex={numbers} />}
       <table className="w-full border-collapse" hidden={leaves.size === 0}>
         <caption className="pb-1 text-left text-second">
@@ -57,7 +57,7 @@ function Input(props: {
         <FactLink path={path}>{labelAt(bench, path)}</FactLink>
         <span className="block text-[12px] text-second">{sayFactDoubt(bench, path)}</span>
       </td>
-      <td className="num whitespace-nowrap py-1 text-right">{sayFact(bench, path)}</td>
+      <td className={`py-1 text-right ${isChoice(getAt(bench, path)) ? '' : 'num whitespace-nowrap'}`}>{sayFact(bench, path)}</td>
       <td className="w-20 py-1 pl-2 text-right">
         {part !== undefined && part.c > 0 && (
           <>

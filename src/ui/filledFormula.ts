@@ -7,9 +7,9 @@ import { figureUnit } from './figureUnit'
 /** An input of a formula: `\\v{symbol}`, the symbol itself possibly with braces. */
 const SYMBOL = /\\v\{((?:[^{}]|\{[^{}]*\})*)\}/g
 
-/** A formula in TeX with its symbols as letters. */
-export function plainFormula(formula: string): string {
-  return formula.replace(SYMBOL, '$1')
+/** The form that is in use, in TeX, with its symbols as letters. */
+export function plainFormula({ def, args }: Pick<WithDoubt, 'def' | 'args'>, bench: Bench): string {
+  return formInUse(def, bench, args).replace(SYMBOL, '$1')
 }
 
 /** The right side of a formula with each symbol replaced by its number, and the result behind it, in TeX. */
@@ -20,17 +20,20 @@ export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSyste
     return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
   }
   const result = shownNumber(figure.result) ?? Number.NaN
-  const filled = formInUse(def, bench, args).replace(SYMBOL, (all, symbol: string, at: number, whole: string) =>
-    whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
-  )
+  const form = formInUse(def, bench, args)
+  const right = form.slice(form.indexOf('=') + 1).split('\\quad')[0] ?? ''
+  const filled = right
+    .trim()
+    .replace(SYMBOL, (all, symbol: string, at: number, whole: string) =>
+      whole.charAt(at + all.length) === '^' ? `\\left(${number(symbol)}\\right)` : number(symbol),
+    )
   return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`
 }
 
-/** The right side of the form that is in use. */
+/** The form that is in use. */
 function formInUse({ formula, forms }: WithDoubt['def'], bench: Bench, args: readonly string[]): string {
   const all = formula.split('\\quad\\text{or}\\quad')
-  const form = all[forms?.of[pickOf(forms.by, bench, args)] ?? 0] ?? formula
-  return (form.slice(form.indexOf('=') + 1).split('\\quad')[0] ?? '').trim()
+  return (all[forms?.of[pickOf(forms.by, bench, args)] ?? 0] ?? formula).trim()
 }
 
 /** What picks a form: the first argument itself, or the choice or plain word at a path. */

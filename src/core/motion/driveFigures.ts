@@ -68,9 +68,16 @@ export const neededTorque = figure({
   label: 'Torque to speed up',
   quantity: 'torque',
   formula:
-    'T = \\dfrac{(m a + F)\\, r}{n} + J \\dfrac{a}{r} \\quad\\text{or}\\quad T = \\dfrac{(m a + F)\\, r}{\\sqrt2} + \\sqrt2\\, J \\dfrac{a}{r},\\quad r = L_r/2\\pi',
+    'T = (\\v{m}\\cdot \\v{a} + \\v{F})\\cdot \\dfrac{\\v{L_r}}{2\\pi\\cdot \\v{n}} + \\v{J}\\cdot \\v{a}\\cdot \\dfrac{2\\pi}{\\v{L_r}} \\quad\\text{or}\\quad T = (\\v{m}\\cdot \\v{a} + \\v{F})\\cdot \\dfrac{\\v{L_r}}{2\\pi\\sqrt2} + \\v{J}\\cdot \\v{a}\\cdot \\dfrac{2\\pi\\sqrt2}{\\v{L_r}}',
   forms: { by: 'motion.kinematics', of: { crossed: 1 } },
-  symbols: {},
+  symbols: {
+    m: 'motion.axes.{0}.movingMass',
+    a: 'motion.axes.{0}.acceleration',
+    F: 'motion.axes.{0}.friction',
+    L_r: '=motion.travelPerRotorTurn|{0}',
+    n: 'motion.axes.{0}.motors',
+    J: 'motion.axes.{0}.rotorInertia',
+  },
   source: "Newton's second law; one motor's share; with crossed belts on a path at 45°, where one motor does all.",
   doubt: 'nudge',
   work(view, axisId: string): number {

@@ -1,7 +1,7 @@
 import { useCallback } from 'react'
 import { shownNumber, type FigureDef } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { neededTorque, topSpeed, torqueOverSpeed } from '../../core/motion'
+import { neededTorque, topSpeed, torqueOverSpeed, windingSpeed } from '../../core/motion'
 import { displayUnit, fromCore, unitOf, type UnitSystem } from '../../core/units'
 import { engineOf, useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
@@ -37,25 +37,30 @@ interface Data {
   readonly needs: number | null
   readonly ceiling: number | null
   readonly wanted: number | null
+  /** Where the winding no longer takes its full current. */
+  readonly corner: number | null
   readonly unit: string
+  readonly torqueUnit: string
 }
 
 function dataOf(bench: Bench, axisId: string, system: UnitSystem): Data {
   const engine = engineOf(bench)
-  const unit = displayUnit('speed', system)
+  const [unit, torque] = [displayUnit('speed', system), displayUnit('torque', system)] as const
   const curve = engine.value(torqueOverSpeed, axisId).result
   const number = (def: FigureDef<Bench, readonly [string]>): number | null => shownNumber(engine.value(def, axisId).result)
   const speed = (mmPerS: number | null): number | null => (mmPerS === null ? null : fromCore(mmPerS, unit))
   const has = curve.known
-    ? curve.value.speeds.map((v, i) => [fromCore(v, unit), fromCore(curve.value.torques[i] ?? 0, 'Ncm')] as const)
+    ? curve.value.speeds.map((v, i) => [fromCore(v, unit), fromCore(curve.value.torques[i] ?? 0, torque)] as const)
     : []
   const needed = number(neededTorque)
   return {
     has,
-    needs: needed === null ? null : fromCore(needed, 'Ncm'),
+    needs: needed === null ? null : fromCore(needed, torque),
     ceiling: speed(number(topSpeed)),
     wanted: speed(bench.motion.wantedSpeed.value),
+    corner: speed(number(windingSpeed)),
     unit: unitOf(unit).symbol,
+    torqueUnit: unitOf(torque).symbol,
   }
 }
 
@@ -65,7 +70,11 @@ function niceAbove(value: number): number {
   return ([1, 1.5, 2, 3, 4, 5, 6, 8, 10].find((it) => it * power >= value) ?? 10) * power
 }
 
-function optionOf({ has, needs, ceiling, wanted, unit }: Data, letter: string, look: ChartLook): Record<string, unknown> {
+function optionOf(
+  { has, needs, ceiling, wanted, corner, unit, torqueUnit }: Data,
+  letter: string,
+  look: ChartLook,
+): Record<string, unknown> {
   const { ink, second, teal, font } = look
   const line = (at: object, words: string, color: string, type: string) => ({
     ...at,
@@ -75,6 +84,7 @@ function optionOf({ has, needs, ceiling, wanted, unit }: Data, letter: string, l
   const marks = [
     ...(needs === null ? [] : [line({ yAxis: needs }, 'needed to speed up', ink, 'dashed')]),
     ...(ceiling === null ? [] : [line({ xAxis: ceiling }, 'step rate ends', second, 'dotted')]),
+    ...(corner === null ? [] : [line({ xAxis: corner }, 'full torque ends', second, 'dotted')]),
     ...(wanted === null ? [] : [line({ xAxis: wanted }, 'wanted', teal, 'solid')]),
   ]
   return {
@@ -83,7 +93,7 @@ function optionOf({ has, needs, ceiling, wanted, unit }: Data, letter: string, l
     grid: { left: 60, right: 24, top: 30, bottom: 44 },
     xAxis: { ...axisOf(look, `Speed of ${letter}, ${unit}`, 26), min: 0, max: niceAbove(has.at(-1)?.[0] ?? 1) },
     yAxis: {
-      ...axisOf(look, 'Torque of one motor, N·cm', 40),
+      ...axisOf(look, `Torque of one motor, ${torqueUnit}`, 40),
       min: 0,
       max: niceAbove(1.2 * Math.max(needs ?? 0, ...has.map(([, t]) => t))),
     },

@@ -193,6 +193,18 @@ describe('what a machine is cut from', () => {
     expect(judged(retrofit)[1]).toBeUndefined()
   })
 
+  it('the critical path is of open tasks alone, drying included; a ring has none', () => {
+    const path = (tasks: object) => engineFor(machine('gantry', 'wheels', [['plan.tasks', tasks]])).byId('plan.criticalPath', [])
+    const [a, b, c] = [
+      { ...TASK, workMin: 60, waitMin: 120 },
+      { ...TASK, workMin: 30, needs: { a: true } },
+      { ...TASK, workMin: 100 },
+    ]
+    expect(path({ a, b, c }).result).toMatchObject({ known: true, value: 210 * 60 })
+    expect(path({ a: { ...a, done: '2026-11-08T19:30:00' }, b, c }).result).toMatchObject({ known: true, value: 100 * 60 })
+    expect(path({ a: { ...a, needs: { b: true } }, b, c }).result).toMatchObject({ known: false, why: { kind: 'outside' } })
+  })
+
   it('money: 310 spent and 12.50 to spend of 520, over 13 h 55 of work, is 14.19 an hour', () => {
     const bench = machine('gantry', 'wheels', [
       ['plan.parts', { a: part({ count: 4, price: 77.5, state: 'here' }), b: part({ price: 12.5 }) }],

@@ -1,4 +1,6 @@
 import { figureOf, NotYet } from '../bench'
+import { lackOf } from './lack'
+import { timeNetwork } from './network'
 import type { PlanBench } from './slice'
 
 const figure = figureOf<PlanBench>()
@@ -98,16 +100,7 @@ export const unordered = figure({
   work: (view): number => Object.values(view.bench.plan.parts).filter((it) => it.state === 'needed').length,
 })
 
-export const orderedMargin = figure({
-  id: 'plan.orderedMargin',
-  label: 'Parts ordered, short by',
-  quantity: 'count',
-  formula: 'm = -\\v{n}',
-  symbols: { n: '=plan.unordered' },
-  source: 'By definition; 0 is the limit.',
-  doubt: { none: 'A count.' },
-  work: (view): number => -view.figure(unordered),
-})
+export const orderedMargin = lackOf('plan.orderedMargin', 'Parts ordered, short by', unordered)
 
 export const openWork = figure({
   id: 'plan.openWork',
@@ -124,4 +117,38 @@ export const openWork = figure({
       .reduce((sum, it) => sum + it.workMin * 60, 0),
 })
 
-export const costFigures = [spent, toSpend, saved, ownHours, breakEven, budgetLeft, unordered, orderedMargin, openWork] as const
+export const criticalPath = figure({
+  id: 'plan.criticalPath',
+  label: 'Critical path',
+  quantity: 'time',
+  show: { metric: 'h', inch: 'h' },
+  formula: 'C = \\max_{\\text{paths}} \\sum (w + d)',
+  symbols: {},
+  source: 'Critical path method over the open tasks: work w and drying d; parcels, free time and quiet hours only lengthen it.',
+  doubt: { none: 'Durations are as written.' },
+  work(view): number {
+    const { tasks } = view.bench.plan
+    const open = Object.keys(tasks).filter((id) => tasks[id]?.done === '')
+    const network = timeNetwork(
+      open.map((id) => {
+        const { name = '', workMin = 0, waitMin = 0, needs = {} } = tasks[id] ?? {}
+        return { id, name, workMin, waitMin, needs: Object.keys(needs).filter((it) => open.includes(it)) }
+      }),
+    )
+    if (!network.ok) throw new RangeError((network.findings[0]?.message ?? 'the tasks have no order').replace(/\.$/, ''))
+    return network.value.totalMin * 60
+  },
+})
+
+export const costFigures = [
+  spent,
+  toSpend,
+  saved,
+  ownHours,
+  breakEven,
+  budgetLeft,
+  unordered,
+  orderedMargin,
+  openWork,
+  criticalPath,
+] as const

@@ -1,5 +1,6 @@
 import { figureOf, type View } from '../bench'
 import { allotBag, behindStack, screwFor } from '../fasteners'
+import { lackOf } from './lack'
 import type { PlanBench } from './slice'
 
 const figure = figureOf<PlanBench>()
@@ -54,16 +55,7 @@ export const jointsUnfit = figure({
   work: (view): number => jointsOf(view).filter((it) => !screwFor(it).ok).length,
 })
 
-export const unfitMargin = figure({
-  id: 'plan.unfitMargin',
-  label: 'Joints with a standard screw, short by',
-  quantity: 'count',
-  formula: 'm = -\\v{n}',
-  symbols: { n: '=plan.jointsUnfit' },
-  source: 'By definition; 0 is the limit.',
-  doubt: { none: 'A count.' },
-  work: (view): number => 0 - view.figure(jointsUnfit),
-})
+export const unfitMargin = lackOf('plan.unfitMargin', 'Joints with a standard screw, short by', jointsUnfit)
 
 export const screwsMissing = figure({
   id: 'plan.screwsMissing',
@@ -79,15 +71,6 @@ export const screwsMissing = figure({
   },
 })
 
-export const bagMargin = figure({
-  id: 'plan.bagMargin',
-  label: 'Screws in the bag, short by',
-  quantity: 'count',
-  formula: 'm = -\\v{n}',
-  symbols: { n: '=plan.screwsMissing' },
-  source: 'By definition; 0 is the limit.',
-  doubt: { none: 'A count.' },
-  work: (view): number => 0 - view.figure(screwsMissing),
-})
+export const bagMargin = lackOf('plan.bagMargin', 'Screws in the bag, short by', screwsMissing)
 
 export const fastenerFigures = [screwGrip, screwLength, jointsUnfit, unfitMargin, screwsMissing, bagMargin] as const

@@ -1,7 +1,7 @@
-import { INTO, type Into } from '../../core/fasteners'
+import { INTO } from '../../core/fasteners'
 import type { PlanJoint } from '../../core/schedule'
 import { editRow, removeRow } from '../../state'
-import { PlainField } from '../../ui'
+import { PlainField, SelectOf } from '../../ui'
 import { Threads } from './Threads'
 
 /** A joint: how many screws, of which thread, through what, into what. */
@@ -31,18 +31,7 @@ export function JointRow({ id, joint }: { readonly id: string; readonly joint: P
         className="w-16"
         keep={(text) => (number(text) > 0 ? patch({ stackMm: number(text) }) : 'Type a thickness above 0.')}
       />
-      <select
-        className="input min-h-8 py-0.5"
-        aria-label={`What ${joint.name} goes into`}
-        value={joint.into}
-        onChange={(event) => patch({ into: event.target.value as Into })}
-      >
-        {Object.entries(INTO).map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </select>
+      <SelectOf label={`What ${joint.name} goes into`} of={INTO} value={joint.into} choose={(into) => patch({ into })} />
       <PlainField
         label="Depth, mm"
         placeholder="through"

@@ -1,7 +1,7 @@
-import { COVERS, PART_STATES, type PlanPart } from '../../core/schedule'
+import type { PlanPart } from '../../core/schedule'
 import { displayUnit, parseQuantity, sayQuantity, unitOf } from '../../core/units'
 import { editRow, removeRow } from '../../state'
-import { PlainField, useUnits } from '../../ui'
+import { PlainField, SelectOf, useUnits } from '../../ui'
 
 /** Columns on a wide sheet; on a narrow one the fields of a part flow. */
 const COLUMNS = 'wide:grid wide:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
@@ -20,8 +20,15 @@ export function PartsHead() {
   )
 }
 
-const SAID = { needed: 'not ordered', ordered: 'ordered', here: 'here' } as const
-const CUT_TO = { bars: 'bars', guides: 'rails, shafts', belt: 'belts' } as const
+const STATES: Readonly<Record<PlanPart['state'], string>> = { needed: 'not ordered', ordered: 'ordered', here: 'here' }
+const CUT_TO: Readonly<Record<PlanPart['covers'], string>> = {
+  '': 'not cut',
+  bars: 'bars',
+  guides: 'rails, shafts',
+  belt: 'belts',
+}
+
+const SELECT = 'min-h-8 w-28 py-0.5 wide:w-full'
 
 /** One part of the list: how many, what one costs, where it stands, and what of the machine is cut from it. */
 export function PartRow({ id, part }: { readonly id: string; readonly part: PlanPart }) {
@@ -70,12 +77,12 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         keep={number('price')}
       />
       <span className="grid gap-1">
-        <Select
+        <SelectOf
           label={`State of ${part.name}`}
-          of={PART_STATES}
-          words={SAID}
+          of={STATES}
           value={part.state}
           choose={(state) => patch({ state })}
+          className={SELECT}
         />
         {part.state === 'ordered' && (
           <input
@@ -88,12 +95,12 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         )}
       </span>
       <span className="grid gap-1">
-        <Select
+        <SelectOf
           label={`What is cut from ${part.name}`}
-          of={['', ...COVERS]}
-          words={{ '': 'not cut', ...CUT_TO }}
+          of={CUT_TO}
           value={part.covers}
           choose={(covers) => patch({ covers })}
+          className={SELECT}
         />
         {part.covers === 'belt' && <LengthField part={part} keep={(lengthMm) => patch({ lengthMm })} />}
       </span>
@@ -126,29 +133,5 @@ function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (
         return read.ok ? keep(read.value.value) : (read.findings[0]?.message ?? 'Type a length.')
       }}
     />
-  )
-}
-
-function Select<K extends string>(props: {
-  readonly label: string
-  readonly of: readonly K[]
-  readonly words: Readonly<Record<K, string>>
-  readonly value: K
-  readonly choose: (value: K) => void
-}) {
-  const { label, of, words, value, choose } = props
-  return (
-    <select
-      className="input min-h-8 w-28 py-0.5 wide:w-full"
-      aria-label={label}
-      value={value}
-      onChange={(event) => choose(event.target.value as K)}
-    >
-      {of.map((it) => (
-        <option key={it} value={it}>
-          {words[it]}
-        </option>
-      ))}
-    </select>
   )
 }

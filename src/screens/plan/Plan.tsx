@@ -1,5 +1,16 @@
 import { worstFirst } from '../../core/bench'
-import { breakEven, cutListOf, openWork, ownHours, pressedHole, runningHole, saved, spent, toSpend } from '../../core/schedule'
+import {
+  breakEven,
+  criticalPath,
+  cutListOf,
+  openWork,
+  ownHours,
+  pressedHole,
+  runningHole,
+  saved,
+  spent,
+  toSpend,
+} from '../../core/schedule'
 import { useBenchStore, useSession, useVerdicts, type PlanPartName } from '../../state'
 import { Consequences, FactField, FigureRow, Panel, Parts, Records, Sentence, Sheet, VerdictRow, ChoiceField } from '../../ui'
 import { AtTheBench } from './AtTheBench'
@@ -115,6 +126,9 @@ function Side({ part }: { readonly part: PlanPartName }) {
       <Consequences />
       <Panel title="Worked">
         <FigureRow def={openWork} args={[]} />
+        {part === 'schedule' && (
+          <FigureRow def={criticalPath} args={[]} note="work and drying, were everything here and all day free" />
+        )}
         <FigureRow def={spent} args={[]} />
         <FigureRow def={toSpend} args={[]} />
         <FigureRow def={saved} args={[]} note="own hours are not counted as money" />

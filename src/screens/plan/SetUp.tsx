@@ -6,7 +6,7 @@ import type { MaterialId } from '../../core/safety'
 import { BUILDS } from '../../core/schedule'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
 import { setUp } from '../../state'
-import { Findings, Panel, useUnits } from '../../ui'
+import { Findings, Panel, SelectOf, useUnits } from '../../ui'
 import { MaterialBoxes } from './MaterialBoxes'
 
 /** Lengths and money as they are typed, by the key of the goal. */
@@ -51,11 +51,13 @@ export function SetUp() {
     <Panel title="What is to be built">
       <form className="no-print mt-2 grid max-w-[46rem] gap-2 text-[15px]" onSubmit={submit}>
         <p className="leading-[2.75]">
-          A machine <Select label="How it is built" of={BUILDS} value={build} choose={setBuild} />, moved by{' '}
-          <Select label="How it is moved" of={KINEMATICS} value={kinematics} choose={setKinematics} />, for work of up to{' '}
-          {field('workWidth', 'Width of the largest work')} × {field('workDepth', 'Depth of the largest work')}{' '}
-          <span className="num">{unit}</span>, up to {field('workHeight', 'Height of the thickest work')}{' '}
-          <span className="num">{unit}</span> thick. It may cost {field('budget', 'What it may cost')}.
+          A machine <SelectOf className="leading-tight" label="How it is built" of={BUILDS} value={build} choose={setBuild} />,
+          moved by{' '}
+          <SelectOf className="leading-tight" label="How it is moved" of={KINEMATICS} value={kinematics} choose={setKinematics} />
+          , for work of up to {field('workWidth', 'Width of the largest work')} ×{' '}
+          {field('workDepth', 'Depth of the largest work')} <span className="num">{unit}</span>, up to{' '}
+          {field('workHeight', 'Height of the thickest work')} <span className="num">{unit}</span> thick. It may cost{' '}
+          {field('budget', 'What it may cost')}.
         </p>
         <p className="flex flex-wrap gap-x-6 gap-y-1">
           <Tick label="Round things are turned under the beam" value={rotary} set={setRotary} />
@@ -92,29 +94,6 @@ function readGoals(typed: Typed, system: UnitSystem): Outcome<Goals> {
   const [height, budget] = [optional('workHeight'), optional('budget')]
   if (width === null || depth === null || findings.length > 0) return { ok: false, findings }
   return { ok: true, value: { width, depth, height, budget }, findings: [] }
-}
-
-function Select<K extends string>(props: {
-  readonly label: string
-  readonly of: Readonly<Record<K, string>>
-  readonly value: K
-  readonly choose: (value: K) => void
-}) {
-  const { label, of, value, choose } = props
-  return (
-    <select
-      className="input leading-tight"
-      aria-label={label}
-      value={value}
-      onChange={(event) => choose(event.target.value as K)}
-    >
-      {Object.entries<string>(of).map(([key, words]) => (
-        <option key={key} value={key}>
-          {words}
-        </option>
-      ))}
-    </select>
-  )
 }
 
 function Tick({

@@ -1,25 +1,13 @@
 import { THREAD_NAMES, type ThreadName } from '../../core/fasteners'
+import { SelectOf } from '../../ui'
+
+const WORDS = Object.fromEntries(THREAD_NAMES.map((it) => [it, it])) as Readonly<Record<ThreadName, string>>
 
 /** The threads there are, one of them chosen. */
-export function Threads({
-  value,
-  label,
-  choose,
-}: {
+export function Threads(props: {
   readonly value: ThreadName
   readonly label: string
   readonly choose: (thread: ThreadName) => unknown
 }) {
-  return (
-    <select
-      className="input min-h-8 py-0.5"
-      aria-label={label}
-      value={value}
-      onChange={(event) => choose(event.target.value as ThreadName)}
-    >
-      {THREAD_NAMES.map((it) => (
-        <option key={it}>{it}</option>
-      ))}
-    </select>
-  )
+  return <SelectOf of={WORDS} {...props} />
 }

@@ -66,7 +66,11 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
   await bench.choose('motion.axes.y.drivers', 'one driver for both, in parallel')
   await expect(page.getByText('One driver turns both motors alike')).toBeVisible()
 
+  // To the back, away from both motors: on each side the belt pulls round its idler, and along X nothing does.
   await bench.motionPart('Machine')
+  await page.locator('[data-carriage]').press('ArrowUp')
+  await expect(page.locator('[data-tight="y"]')).toHaveCount(2)
+  await expect(page.locator('[data-tight="x"]')).toHaveCount(0)
   await bench.choose('motion.kinematics', 'a module on a router or mill')
   await bench.type('motion.retrofit.asideX', '-45', { origin: 'measured', plusMinus: '1' })
   await bench.type('motion.retrofit.asideY', '20', { origin: 'measured', plusMinus: '1' })

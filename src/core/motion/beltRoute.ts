@@ -95,3 +95,23 @@ export function closedBeltLength(centresMm: number, d1Mm: number, d2Mm: number):
   const phi = Math.asin((d2Mm - d1Mm) / (2 * centresMm))
   return 2 * centresMm * Math.cos(phi) + (Math.PI * (d1Mm + d2Mm)) / 2 + phi * (d2Mm - d1Mm)
 }
+
+/** Parts of a belt that runs from a motor to an idler and back, one run of it clamped to what it moves. */
+export interface PullingParts {
+  /** The clamped run between the motor and the clamp. */
+  readonly near: boolean
+  /** The clamped run between the clamp and the idler. */
+  readonly far: boolean
+  /** The other run, all of it. */
+  readonly back: boolean
+}
+
+/**
+ * Which parts of a belt loop pull: towards the motor the short way; away from it the other run does, round the idler.
+ * @param away More than 0: what is clamped goes away from the motor; less: towards it; 0: nothing pulls.
+ * Valid: a belt under tension, so that no part goes slack. Source: the motor pulls on one of its two sides only.
+ * @example pullingParts(1) // { near: false, far: true, back: true }
+ */
+export function pullingParts(away: number): PullingParts {
+  return { near: away < 0, far: away > 0, back: away > 0 }
+}

@@ -9,6 +9,7 @@ import {
   mirrorSpot,
   mirrorTurns,
   motorsFor,
+  pullingParts,
   routeBelt,
   wiringFault,
   type CrossedShape,
@@ -206,3 +207,9 @@ describe('two turning mirrors', () => {
     expect(gearFor(50)).toBeNull()
   })
 })
+
+it.each([
+  ['away from its motor: round the idler', 1, { near: false, far: true, back: true }],
+  ['towards its motor: the short way', -1, { near: true, far: false, back: false }],
+  ['nowhere: nothing pulls', 0, { near: false, far: false, back: false }],
+] as const)('a belt pulls %s (common practice)', (_, away, parts) => expect(pullingParts(away)).toEqual(parts))

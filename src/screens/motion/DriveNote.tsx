@@ -2,8 +2,9 @@ import { shownNumber, showFact } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { steps, topSpeed } from '../../core/motion'
 import { sayQuantity } from '../../core/units'
-import { useFigure } from '../../state'
+import { useFigure, useSession } from '../../state'
 import { figureUnit, usePlateFrame, useUnits } from '../../ui'
+import { isPulled } from './DriveRun'
 import type { Plan } from './plan'
 
 /** The drive train of the axis that is pointed at, on a leader line from its motor. */
@@ -22,6 +23,7 @@ export function DriveNote({
   const system = useUnits()
   const perMm = useFigure(steps, axisId)
   const top = useFigure(topSpeed, axisId)
+  const way = useSession((it) => it.headWay)
   const axis = bench.motion.axes[axisId]
   if (axis === undefined || axis.letter === 'Z') return null
   const show = (figure: typeof perMm): string => {
@@ -30,7 +32,10 @@ export function DriveNote({
   }
   const run = isX ? plan.xRun : plan.yRuns[0]
   if (run === undefined) return null
-  const [fx, fy] = [frame.x(run.from[0]), frame.y(run.from[1])]
+  // A pinion goes with what it moves; any other motor stands at the first end.
+  const motor: readonly [number, number] = run.kind === 'rack' ? (isX ? [run.at, run.from[1]] : [run.from[0], run.at]) : run.from
+  const [fx, fy] = [frame.x(motor[0]), frame.y(motor[1])]
+  const along = way === null ? 0 : isX ? way.x : way.y
   const up = isX && run.from[1] > plan.work.h * 0.6 ? 1 : -1
   const [x, y] = [frame.x(0) + 22, isX ? fy + up * 76 : fy - 96]
   return (
@@ -42,6 +47,11 @@ export function DriveNote({
       <text x={x} y={y + 14}>
         {show(perMm)}, up to {show(top)}
       </text>
+      {isPulled(run.kind, along) && (
+        <text x={x} y={y + 29} fill="var(--second)">
+          heavy: what pulled the way it last went
+        </text>
+      )}
     </g>
   )
 }

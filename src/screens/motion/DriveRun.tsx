@@ -1,21 +1,33 @@
 import { shownNumber } from '../../core/bench'
-import { travelPerTurn, turnAt } from '../../core/motion'
+import { pullingParts, travelPerTurn, turnAt } from '../../core/motion'
 import { useFigure } from '../../state'
-import { CENTRE_LINE, usePlateFrame } from '../../ui'
+import { CENTRE_LINE, usePlateFrame, type PlateFrame } from '../../ui'
 import type { Run } from './plan'
 
-/** A belt round two pulleys, tangents at the pitch radius, or a screw between two bearings; turning with the axis. */
-export function DriveRun({ run, axisId, position }: { readonly run: Run; readonly axisId: string; readonly position: number }) {
+/** A shorter way along an axis pulls at nothing, mm. */
+const NO_WAY = 1
+
+/**
+ * A belt round two pulleys, tangents at the pitch radius, a screw between two bearings, or a pinion on its rack; turning
+ * with the axis. What pulls at the belt is heavy.
+ */
+export function DriveRun(props: {
+  readonly run: Run
+  readonly axisId: string
+  /** How far the head last went along this axis, mm, with its sign. */
+  readonly way: number
+}) {
+  const { run, axisId, way } = props
   const frame = usePlateFrame()
   const turn = useFigure(travelPerTurn, axisId)
   const perTurn = turn === null ? null : shownNumber(turn.result)
-  const angle = perTurn === null ? 0 : turnAt(position, perTurn)
+  const angle = perTurn === null ? 0 : turnAt(run.at, perTurn)
   const [ax, ay, bx, by] = [frame.x(run.from[0]), frame.y(run.from[1]), frame.x(run.to[0]), frame.y(run.to[1])]
   const r = Math.max(run.radius * frame.scale, 3)
   const across = ax === bx ? { x: r, y: 0 } : { x: 0, y: r }
   return (
     <g stroke="currentColor" fill="none">
-      {run.kind === 'screw' ? (
+      {run.kind === 'screw' && (
         <>
           <path
             d={`M${ax} ${ay}L${bx} ${by}`}
@@ -25,16 +37,64 @@ export function DriveRun({ run, axisId, position }: { readonly run: Run; readonl
           />
           <path d={`M${ax} ${ay}L${bx} ${by}`} strokeWidth="0.8" strokeDasharray={CENTRE_LINE} stroke="var(--ink)" />
         </>
-      ) : (
-        <path
-          d={`M${ax - across.x} ${ay - across.y}L${bx - across.x} ${by - across.y}M${ax + across.x} ${ay + across.y}L${bx + across.x} ${by + across.y}`}
-          strokeWidth="2"
-        />
       )}
-      <Pulley x={ax} y={ay} r={r} angle={angle} motor={run.motor} reduced={run.kind === 'reducedBelt'} />
-      <Pulley x={bx} y={by} r={r} angle={angle} motor={false} reduced={false} />
+      {isBelt(run.kind) && (
+        <>
+          <path
+            d={`M${ax - across.x} ${ay - across.y}L${bx - across.x} ${by - across.y}M${ax + across.x} ${ay + across.y}L${bx + across.x} ${by + across.y}`}
+            strokeWidth="2"
+          />
+          {isPulled(run.kind, way) && (
+            <path data-tight={axisId} d={pulling(run, way, frame, across)} strokeWidth="4.5" opacity="0.75" />
+          )}
+        </>
+      )}
+      {run.kind === 'rack' ? (
+        <>
+          <path
+            d={`M${ax - across.x} ${ay - across.y}L${bx - across.x} ${by - across.y}`}
+            strokeWidth="4"
+            strokeDasharray="1.5 1.5"
+          />
+          <Pulley {...clamped(run, frame)} r={r} angle={angle} motor={run.motor} reduced={false} />
+        </>
+      ) : (
+        <>
+          <Pulley x={ax} y={ay} r={r} angle={angle} motor={run.motor} reduced={run.kind === 'reducedBelt'} />
+          <Pulley x={bx} y={by} r={r} angle={angle} motor={false} reduced={false} />
+        </>
+      )}
     </g>
   )
+}
+
+function isBelt(kind: Run['kind']): boolean {
+  return kind === 'belt' || kind === 'reducedBelt'
+}
+
+/** Whether a part of the belt is drawn heavy. @param way How far the head last went along its axis, mm. */
+export function isPulled(kind: Run['kind'], way: number): boolean {
+  return isBelt(kind) && Math.abs(way) > NO_WAY
+}
+
+/** Where what the run moves stands on its middle line, px. */
+function clamped(run: Run, frame: PlateFrame): { readonly x: number; readonly y: number } {
+  const upright = run.from[0] === run.to[0]
+  return { x: frame.x(upright ? run.from[0] : run.at), y: frame.y(upright ? run.at : run.from[1]) }
+}
+
+/** The parts of the belt that pull; the run on the left, or at the back, is the clamped one, as the pulleys turn. */
+function pulling(run: Run, way: number, frame: PlateFrame, across: { readonly x: number; readonly y: number }): string {
+  const { near, far, back } = pullingParts(way * run.forward)
+  const place = (x: number, y: number, side: 1 | -1): string => `${x + side * across.x} ${y + side * across.y}`
+  const end = (at: readonly [number, number], side: 1 | -1): string => place(frame.x(at[0]), frame.y(at[1]), side)
+  const { x, y } = clamped(run, frame)
+  const clamp = place(x, y, -1)
+  return [
+    near ? `M${end(run.from, -1)}L${clamp}` : '',
+    far ? `M${clamp}L${end(run.to, -1)}` : '',
+    back ? `M${end(run.from, 1)}L${end(run.to, 1)}` : '',
+  ].join('')
 }
 
 function Pulley(props: {

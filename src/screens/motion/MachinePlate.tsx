@@ -133,6 +133,7 @@ function Drawing({
   const frame = usePlateFrame()
   const lines = useTravelLines(plan, ids)
   const pointed = useSession((it) => it.pointedAxis)
+  const way = useSession((it) => it.headWay)
   const chosen = useSession((it) => it.axisId) ?? ids.x
   const shown = pointed ?? chosen
   const dashed = known ? undefined : '5 4'
@@ -156,7 +157,7 @@ function Drawing({
       <Floor plan={plan} />
       <AxisParts id={ids.y} shown={shown === ids.y}>
         {plan.yRuns.map((run, i) => (
-          <DriveRun key={i} run={run} axisId={ids.y} position={plan.carriage.y + plan.carriage.h / 2} />
+          <DriveRun key={i} run={run} axisId={ids.y} way={way?.y ?? 0} />
         ))}
         {plan.shaft !== null && <rect {...rect(plan.shaft)} fill="var(--paper)" stroke="currentColor" strokeWidth="0.8" />}
       </AxisParts>
@@ -165,7 +166,7 @@ function Drawing({
         {plan.ends.map((end, i) => (
           <rect key={i} {...rect(end)} fill="var(--paper)" stroke="var(--ink)" strokeWidth="1" />
         ))}
-        <DriveRun run={plan.xRun} axisId={ids.x} position={plan.carriage.x + plan.carriage.w / 2} />
+        <DriveRun run={plan.xRun} axisId={ids.x} way={way?.x ?? 0} />
       </AxisParts>
       <Carriage plan={plan} rect={rect} />
       <Spindle bench={bench} plan={plan} />

@@ -34,6 +34,18 @@ it('moves the bed the other way under a gantry that stands still, in a frame a t
   expect(at(0).outer.h).toBe(planOf(input).outer.h + 310)
 })
 
+it('clamps each run to what it moves: the carriage, the gantry, and a bed that comes forward as Y grows', () => {
+  const at = (movingBed: boolean, y: number) => planOf({ ...input, movingBed, head: { x: 100, y } })
+  expect([at(false, 40).xRun.at, at(false, 40).yRuns[1]?.at]).toEqual([100, 40])
+  const [near, far] = [at(true, 0).yRuns[0], at(true, 310).yRuns[0]]
+  // Its middle goes by the whole travel towards the motor at the front, and stays between the pulleys.
+  expect([(near?.at ?? 0) - (far?.at ?? 0), far?.forward]).toEqual([310, -1])
+  for (const run of [near, far]) {
+    expect(run?.at).toBeGreaterThan(run?.from[1] ?? Infinity)
+    expect(run?.at).toBeLessThan(run?.to[1] ?? -Infinity)
+  }
+})
+
 it('joins both sides by a shaft where one motor drives the gantry', () => {
   const single = planOf({ ...input, y: { ...input.y, motors: 1 } })
   expect(single.shaft).not.toBeNull()

@@ -36,6 +36,10 @@ export interface Run {
   readonly kind: DriveInput['kind']
   /** A motor at the first end, at both, or none where a shaft carries the turn over. */
   readonly motor: boolean
+  /** Where what it moves is clamped to it, along the run, mm from the origin. */
+  readonly at: number
+  /** Which way the clamp goes when the axis goes forward: 1 away from the motor, −1 towards it. */
+  readonly forward: 1 | -1
 }
 
 export interface Plan {
@@ -80,6 +84,8 @@ export function planOf(input: PlanInput): Plan {
     radius: input.y.radius,
     kind: input.y.kind,
     motor,
+    at: movingBed ? bedAt + Y / 2 : head.y,
+    forward: movingBed ? -1 : 1,
   })
   const bedRun = yRun(outer.x + outer.w / 2, true)
   return {
@@ -96,7 +102,15 @@ export function planOf(input: PlanInput): Plan {
     ends: centres.map((x) => ({ x: x - t * 0.75, y: head.y - cd * 0.4, w: t * 1.5, h: cd * 0.8 })),
     carriage: { x: head.x - cw / 2, y: head.y - cd / 2, w: cw, h: cd },
     diode: { x: head.x - cw * 0.2, y: head.y - cd * 0.16, w: cw * 0.4, h: cd * 0.32 },
-    xRun: { from: [centres[0], head.y], to: [centres[1], head.y], radius: input.x.radius, kind: input.x.kind, motor: true },
+    xRun: {
+      from: [centres[0], head.y],
+      to: [centres[1], head.y],
+      radius: input.x.radius,
+      kind: input.x.kind,
+      motor: true,
+      at: head.x,
+      forward: 1,
+    },
     yRuns: movingBed ? [bedRun] : [yRun(centres[0], true), yRun(centres[1], input.y.motors === 2)],
     shaft: movingBed || input.y.motors === 2 ? null : { x: centres[0], y: front - 2, w: centres[1] - centres[0], h: 4 },
   }

@@ -198,11 +198,11 @@ const SHOTS: readonly {
     },
   },
   {
-    name: 'unbuilt',
+    name: 'plan-fasteners',
     act: async (page) => {
-      await demo(page)
-      await page.getByRole('link', { name: /Safety/ }).click()
-      await page.getByText('is not built yet').waitFor()
+      await plan(page)
+      await page.getByRole('button', { name: 'Fasteners' }).click()
+      await page.locator('[data-plate="The joints"] svg').first().waitFor()
     },
   },
 ]

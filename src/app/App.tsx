@@ -1,13 +1,16 @@
 import { useEffect } from 'react'
 import { createBrowserRouter, Outlet, RouterProvider, useRouteError } from 'react-router'
 import { NotFound } from '../screens/notFound/NotFound'
-import { Start } from '../screens/start/Start'
 import { startAutosave, useSettings } from '../state'
+import { later } from '../ui'
 import { BenchPage } from './BenchPage'
 import { Crash } from './Crash'
 import { DropZone } from './DropZone'
 import { keepOffline } from './offline'
 import { Overlays } from './Overlays'
+
+/** Who comes straight to a bench does not wait for the list of them. */
+const Start = later(async () => (await import('../screens/start/Start')).Start)
 
 const router = createBrowserRouter([
   {

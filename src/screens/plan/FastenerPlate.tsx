@@ -101,7 +101,7 @@ function JointFigure(props: { readonly joint: PlanJoint; readonly tallest: numbe
       {fit.ok && (
         <p className="text-second">
           hole {fit.value.clearanceHoleMm} mm{fit.value.tapDrillMm === null ? '' : `, tapped ${fit.value.tapDrillMm} mm`}
-          {joint.into === 'slotNut' ? '; slip the nut in first' : ''}
+          {joint.into === 'slotNut' ? '; nut in first' : ''}
         </p>
       )}
       {missing !== null && (

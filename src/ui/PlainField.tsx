@@ -42,7 +42,7 @@ export function PlainField(props: {
         {label}
       </label>
       {caption !== undefined && (
-        <span aria-hidden className="text-[12px] text-second wide:hidden">
+        <span aria-hidden className="text-[12px] text-second tabular:hidden">
           {caption}
         </span>
       )}

@@ -4,7 +4,7 @@ import { editRow, removeRow } from '../../state'
 import { PlainField, SelectOf, useUnits } from '../../ui'
 
 /** Columns on a wide sheet; on a narrow one the fields of a part flow. */
-const COLUMNS = 'wide:grid wide:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
+const COLUMNS = 'tabular:grid tabular:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
 
 /** What the columns hold; each field has its own name for those who do not see them. */
 export function PartsHead() {
@@ -28,7 +28,7 @@ const CUT_TO: Readonly<Record<PlanPart['covers'], string>> = {
   belt: 'belts',
 }
 
-const SELECT = 'min-h-8 w-28 py-0.5 wide:w-full'
+const SELECT = 'min-h-8 w-28 py-0.5 tabular:w-full'
 
 /** One part of the list: how many, what one costs, where it stands, and what of the machine is cut from it. */
 export function PartRow({ id, part }: { readonly id: string; readonly part: PlanPart }) {
@@ -48,7 +48,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         hideLabel
         words
         value={part.name}
-        className="w-[17rem] wide:w-full"
+        className="w-[17rem] tabular:w-full"
         keep={(name) => patch({ name: name.trim() })}
       />
       <PlainField
@@ -57,7 +57,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         hideLabel
         words
         value={part.where}
-        className="w-24 wide:w-full"
+        className="w-24 tabular:w-full"
         keep={(where) => patch({ where: where.trim() })}
       />
       <PlainField
@@ -65,7 +65,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         caption="Count"
         hideLabel
         value={String(part.count)}
-        className="w-14 text-right wide:w-full"
+        className="w-14 text-right tabular:w-full"
         keep={number('count')}
       />
       <PlainField
@@ -73,7 +73,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         caption="Each"
         hideLabel
         value={Number.isInteger(part.price) ? String(part.price) : part.price.toFixed(2)}
-        className="w-20 text-right wide:w-full"
+        className="w-20 text-right tabular:w-full"
         keep={number('price')}
       />
       <span className="grid gap-1">
@@ -87,7 +87,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         {part.state === 'ordered' && (
           <input
             type="date"
-            className="input min-h-8 w-28 px-1 py-0.5 wide:w-full"
+            className="input min-h-8 w-28 px-1 py-0.5 tabular:w-full"
             aria-label={`Day ${part.name} arrives`}
             value={part.arrives}
             onChange={(event) => patch({ arrives: event.target.value })}
@@ -126,7 +126,7 @@ function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (
       hideLabel
       value={part.lengthMm === 0 ? '' : sayQuantity(part.lengthMm, null, unit)}
       placeholder={`how long, ${unitOf(unit).symbol}`}
-      className="w-28 wide:w-full"
+      className="w-28 tabular:w-full"
       keep={(text) => {
         if (text.trim() === '') return keep(0)
         const read = parseQuantity(text, 'length', unit)

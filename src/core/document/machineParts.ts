@@ -35,22 +35,11 @@ function stock(engine: Engine<Bench>): readonly WantedPart[] {
   const [bars, guides] = [valueOf(engine, barsNeeded), valueOf(engine, guidesNeeded)]
   const size = (mm: number | null): string => sayRoundedUp(mm ?? 0, units)
   const runner = motion.frame.guides.chosen === 'shafts' ? 'Shaft' : 'Rail'
-  const bar = `Bar ${size(motion.frame.barWidth.value)} wide, ${size(plan.stock.length.value)}`
+  const part = (name: string, count: number | null, covers: 'bars' | 'guides'): readonly WantedPart[] =>
+    list[covers].length === 0 || count === null ? [] : [{ ...PLAIN, name, where: 'frame', count, covers }]
   return [
-    ...(list.bars.length === 0 || bars === null
-      ? []
-      : [{ ...PLAIN, name: bar, where: 'frame', count: bars, covers: 'bars' as const }]),
-    ...(list.guides.length === 0 || guides === null
-      ? []
-      : [
-          {
-            ...PLAIN,
-            name: `${runner} of ${size(plan.guideStock.length.value)}`,
-            where: 'frame',
-            count: guides,
-            covers: 'guides' as const,
-          },
-        ]),
+    ...part(`Bar ${size(motion.frame.barWidth.value)} wide, ${size(plan.stock.length.value)}`, bars, 'bars'),
+    ...part(`${runner} of ${size(plan.guideStock.length.value)}`, guides, 'guides'),
   ]
 }
 

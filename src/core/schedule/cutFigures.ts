@@ -231,12 +231,13 @@ export const beltHold = figure({
     const { motion, plan } = view.bench
     const axes = Object.entries(motion.axes).map(([id, { letter, drive, motors }]) => ({ id, letter, drive, motors }))
     const belts = beltsOf(motion.kinematics, axes).flatMap(({ axis, count }) =>
+      // How many motors nobody has said: the figure is not known then, whatever is counted.
       Array<number>(count || 1).fill(view.figure(beltLength, axis)),
     )
     const pieces = Object.values(plan.parts).flatMap(({ covers, lengthMm, count }) =>
       covers === 'belt' && lengthMm > 0 ? Array<number>(Math.min(count, belts.length)).fill(lengthMm) : [],
     )
-    if (pieces.length === 0) throw new NotYet('say in the parts list how long the belt is')
+    if (pieces.length === 0) throw new NotYet('say in the parts list how many belts there are, and how long one is')
     return holdOfBelts(belts, pieces)
   },
 })

@@ -202,7 +202,7 @@ describe('what a machine is cut from', () => {
     ]
     expect(path({ a, b, c }).result).toMatchObject({ known: true, value: 210 * 60 })
     expect(path({ a: { ...a, done: '2026-11-08T19:30:00' }, b, c }).result).toMatchObject({ known: true, value: 100 * 60 })
-    expect(path({ a: { ...a, needs: { b: true } }, b, c }).result).toMatchObject({ known: false, why: { kind: 'outside' } })
+    expect(path({ a: { ...a, needs: { b: true } }, b, c }).result).toMatchObject({ known: false, why: { kind: 'waiting' } })
   })
 
   it('money: 310 spent and 12.50 to spend of 520, over 13 h 55 of work, is 14.19 an hour', () => {

@@ -135,7 +135,7 @@ export const criticalPath = figure({
         return { id, name, workMin, waitMin, needs: Object.keys(needs).filter((it) => open.includes(it)) }
       }),
     )
-    if (!network.ok) throw new RangeError((network.findings[0]?.message ?? 'the tasks have no order').replace(/\.$/, ''))
+    if (!network.ok) throw new NotYet('untie the tasks that wait for one another; the schedule names them')
     return network.value.totalMin * 60
   },
 })

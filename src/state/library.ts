@@ -150,7 +150,11 @@ export async function keepRecord(
   const { bench } = useBenchStore.getState()
   if (bench === null) return 'No bench is open.'
   const record = recordOf(engineOf(bench), { ...about, id: newId(), benchId: bench.id, at: now() }, figures)
-  const files = await Promise.all(pictures.map((file) => fileRow(file, record)))
+  const read = await Promise.allSettled(pictures.map((file) => fileRow(file, record)))
+  const lost = pictures.filter((_, i) => read[i]?.status === 'rejected').map((it) => `“${it.name}”`)
+  if (lost.length > 0)
+    return `${lost.join(', ')} cannot be read any more: choose it again, or leave it out. Nothing was written down.`
+  const files = read.flatMap((it) => (it.status === 'fulfilled' ? [it.value] : []))
   const result = await addRecord(db, record, files)
   if (result.kind !== 'saved') return sayFailure(result)
   useBenchStore.setState((state) => ({ records: [...state.records, record], files: [...state.files, ...files] }))

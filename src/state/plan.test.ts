@@ -7,7 +7,7 @@ import { plover } from '../data/plover'
 import { openInStore, undo, useBenchStore } from './benchStore'
 import { addMachineParts, machineParts } from './machineParts'
 import { partsFromCsv, partsToCsv } from './partsCsv'
-import { addRow, calendarFile, editRow, moveRow, planNow, removeRow, takeUsualTasks, takeWayBack } from './plan'
+import { addRow, calendarFile, editRow, moveRow, planNow, removeRow, takeUsualTasks, takeWayBack, tickTask } from './plan'
 import { moveHead, useSession } from './session'
 
 const NOW = '2026-11-24T18:30'
@@ -87,6 +87,17 @@ describe('tasks from the machine', () => {
     undo()
     expect(state().plan.tasks).toEqual({})
   })
+})
+
+it('a step whose picture cannot be read is done all the same, and says that nothing was written down', async () => {
+  const gone = new File(['x'], 'panel.png', { type: 'image/png' })
+  gone.arrayBuffer = () => Promise.reject(new DOMException('moved', 'NotReadableError'))
+  const records = useBenchStore.getState().records.length
+  expect(await tickTask('panels', 'all true', [gone])).toMatch(
+    /^“panel\.png” cannot be read any more: .* Nothing was written down\.$/,
+  )
+  expect(state().plan.tasks['panels']?.done).not.toBe('')
+  expect(useBenchStore.getState().records).toHaveLength(records)
 })
 
 describe('parts from the machine', () => {

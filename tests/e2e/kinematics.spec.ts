@@ -90,6 +90,7 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
 })
 
 test('the second demo is a retrofit on screws, its change-over planned', async ({ bench, page }) => {
+  await page.clock.setFixedTime(new Date('2026-11-25T18:30:00'))
   await bench.visit()
   await page.getByRole('button', { name: 'Open the retrofit demo' }).click()
   await bench.standsOnMotion()
@@ -97,6 +98,15 @@ test('the second demo is a retrofit on screws, its change-over planned', async (
   await bench.expectFigure('Nominal steps', '400.0') // 200 · 8 / (2 mm · 2)
   await page.getByRole('link', { name: /Plan/ }).click()
   await expect(page.locator('[data-task="Clamp the diode’s head in"]')).toContainText('waits for a task')
+  // Its hour and ten minutes are drawn by the hour; dragged by half a sheet, a step is put off to the next day.
+  await expect(page.locator('[data-plate="The schedule"]')).toContainText('18:45')
+  const bar = page.getByRole('slider', { name: /Switch off, pull the spindle’s plug/ })
+  const box = (await bar.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 200, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  await expect(bar).toHaveAttribute('aria-valuetext', '2026-11-26')
 })
 
 test('a belt is plucked: the stand-in’s is heard within its ±; a refused microphone and an unread span are said', async ({

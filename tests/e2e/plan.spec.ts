@@ -62,7 +62,23 @@ test('a task is done at the bench with its record, its drying is counted, and th
   await bench.planPart('At the bench')
   const step = page.getByRole('region', { name: 'The step in hand' })
   await expect(step).toContainText('Cut the housing’s panels')
+  // No room for its record: that is said, and what was noted stands there when the step is opened again.
+  await page.evaluate(() => {
+    const store = IDBObjectStore.prototype
+    const add = Object.getOwnPropertyDescriptor(store, 'add') as PropertyDescriptor
+    Object.assign(window, { makeRoom: () => Object.defineProperty(store, 'add', add) })
+    store.add = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
   await step.getByLabel('What you measured or saw').fill('all within 0.4 mm')
+  await step.getByRole('button', { name: 'It is done' }).click()
+  await expect(page.getByText(/What you noted is kept: open the step again/)).toBeVisible()
+  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom())
+  await page.getByText(/^11 done$/).click()
+  await page.getByRole('button', { name: 'Open “Cut the housing’s panels” again' }).click()
+  await expect(step.getByLabel('What you measured or saw')).toHaveValue('all within 0.4 mm')
+  await expect(page.getByText(/What you noted is kept/)).toHaveCount(0)
   await step.getByRole('button', { name: 'It is done' }).click()
   await expect(step).toContainText('Paint the inside matt black')
   await expect(page.getByRole('region', { name: 'Written down' })).toContainText('all within 0.4 mm')

@@ -66,7 +66,7 @@ describe('what a machine asks for', () => {
     )
     const grown = setAt(taken(small), 'motion.axes.x.travel', exactly(420))
     const mark = (bench: Bench) => judgeAll(engineFor(bench)).find((it) => it.def.id === 'plan.beltReaches')?.mark
-    // Twice 120 mm more belt, and a hand's width of 100 was left.
+    // Its pitch is a guess, so a hand's width may be a little less; then twice 120 mm more belt, and 100 mm were left.
     expect([mark(taken(small)), mark(grown)]).toEqual(['look', 'stop'])
   })
 

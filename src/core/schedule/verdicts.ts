@@ -131,7 +131,10 @@ export const beltReaches: VerdictDef = {
       case 'good':
         return { head: 'The listed belt reaches', why: `${left} left to hold each length by.` }
       case 'look':
-        return { head: 'The listed belt hardly reaches', why: `${left} left to pull and clamp each length by; 100 mm is usual.` }
+        return {
+          head: 'The listed belt hardly reaches',
+          why: `${left} left to pull and clamp each length by; a hand’s width is usual. Order a longer one, or lay it out before you cut.`,
+        }
       case 'stop':
         return {
           head: 'The listed belt does not reach',

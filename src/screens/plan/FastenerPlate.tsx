@@ -93,7 +93,7 @@ function JointFigure(props: { readonly joint: PlanJoint; readonly tallest: numbe
       </p>
       {fit.ok ? (
         <p className="num">
-          {joint.thread} × {fit.value.lengthMm}, key {key}
+          {joint.thread} × {fit.value.lengthMm}, key {key} mm
         </p>
       ) : (
         <Findings findings={fit.findings} />

@@ -1,5 +1,5 @@
 import type { PlanPart } from '../../core/schedule'
-import { displayUnit, parseQuantity, sayQuantity, unitOf } from '../../core/units'
+import { displayUnit, parseQuantity, sayExact, unitOf } from '../../core/units'
 import { editRow, removeRow } from '../../state'
 import { PlainField, SelectOf, useUnits } from '../../ui'
 
@@ -124,7 +124,7 @@ function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (
     <PlainField
       label={`Length of ${part.name}`}
       hideLabel
-      value={part.lengthMm === 0 ? '' : sayQuantity(part.lengthMm, null, unit)}
+      value={part.lengthMm === 0 ? '' : sayExact(part.lengthMm, unit)}
       placeholder={`how long, ${unitOf(unit).symbol}`}
       className="w-28 tabular:w-full"
       keep={(text) => {

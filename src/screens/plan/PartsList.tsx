@@ -62,11 +62,22 @@ export function PartsList() {
           onChange={(event) => {
             const file = event.target.files?.[0]
             event.target.value = ''
-            if (file !== undefined) void file.text().then(partsFromCsv).then(setFindings)
+            if (file !== undefined) void file.text().then(partsFromCsv).catch(cannotRead(file.name)).then(setFindings)
           }}
         />
       </div>
       <Findings findings={findings} />
     </Panel>
   )
+}
+
+/** A file that was moved, or whose code to read it has not come: said where its findings stand. */
+function cannotRead(name: string): (error: unknown) => readonly Finding[] {
+  return (error) => [
+    {
+      code: 'unreadable',
+      severity: 'error',
+      message: `“${name}” could not be read: ${error instanceof Error ? error.message : String(error)}. Choose it again. The list is as it was.`,
+    },
+  ]
 }

@@ -25,7 +25,7 @@ export function Step(props: {
     useSession.setState(({ stepDrafts }) => ({ stepDrafts: { ...stepDrafts, [key]: { note, pictures, ...change } } }))
   const finish = async (): Promise<void> => {
     const refusal = await tickTask(id, noteOf(note, task.check, begun), pictures)
-    refused(refusal)
+    refused(refusal === null ? null : `${refusal} What you noted is kept: open the step again, and it stands there.`)
     if (refusal === null) draft(NOTHING)
   }
   return (

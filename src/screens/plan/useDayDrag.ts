@@ -1,6 +1,8 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 
 const DAY = 24 * 60
+/** Where a day is wider than the sheet, as a change-over is drawn by the hour, this far drags it by one, px. */
+const MOST_PER_DAY = 240
 const KEYS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1 }
 
 /**
@@ -11,7 +13,7 @@ const KEYS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1 }
 export function useDayDrag(x: (minutes: number) => number, keep: (days: number) => void) {
   const start = useRef<number | null>(null)
   const [moved, setMoved] = useState<number | null>(null)
-  const perDay = x(DAY) - x(0)
+  const perDay = Math.min(x(DAY) - x(0), MOST_PER_DAY)
   const rest = (): void => {
     start.current = null
     setMoved(null)

@@ -52,6 +52,7 @@ export function heron(id = 'heron'): BenchBundle {
   const belt: Bench['motion']['axes'][string]['drive'] = { chosen: 'belt', origin: 'stated', doubt: { kind: 'exact' } }
   const shared = {
     drive: belt,
+    currentIs: { chosen: 'peak', origin: 'stated', doubt: { kind: 'exact' } } as const,
     holdingTorque: stated(0.45, '0.45', 'Nm', 0.02),
     ratedCurrent: stated(1.5, '1.5', 'A', 0.05),
     windingResistance: stated(1.65, '1.65', 'ohm', 0.1),

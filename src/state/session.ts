@@ -168,7 +168,7 @@ function partOf(path: Path): {
 export const NEXT_RUN = 'next'
 
 const OF_DRIVE =
-  /\.(holdingTorque|ratedCurrent|windingResistance|windingInductance|rotorInertia|movingMass|friction|closedBelt|motorVoltage)$/
+  /\.(holdingTorque|ratedCurrent|currentIs|windingResistance|windingInductance|rotorInertia|movingMass|friction|closedBelt|motorVoltage)$/
 const OF_BELTS = /\.(freeSpan|toneA|toneB)$|^motion\.belts\./
 const OF_SQUARE = /^motion\.(corners|squareWithin|racking|play|heights|levelWithin)/
 

@@ -5,7 +5,15 @@ import { emptyBench, engineFor, type Bench } from '../../src/core/document'
 import { behindDriver, cornerSpeedOfWinding, headFor, motorsFor, pullsFor, torqueNeeded } from '../../src/core/motion'
 import { exactly, within } from '../facts'
 
-const motor = { holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200 }
+const motor = {
+  holdingTorque: 0.45,
+  ratedCurrent: 1.5,
+  resistance: 1.65,
+  inductance: 2.8e-3,
+  voltage: 24,
+  fullSteps: 200,
+  setting: 'peak',
+} as const
 
 describe('two motors on one driver (Kirchhoff)', () => {
   it('in parallel split its current: 1.5 A gives each half of its torque, 3 A all of it, and no more than it is made for', () => {

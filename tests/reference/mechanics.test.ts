@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { lusolve, matrix, multiply, transpose } from 'mathjs'
 import { expect, it } from 'vitest'
 import {
@@ -5,6 +6,7 @@ import {
   fitPlane,
   microstepTorque,
   rockingAtSpot,
+  runningTorque,
   shimsUnder,
   tensionFromTone,
   toneForTension,
@@ -12,18 +14,64 @@ import {
   torqueNeeded,
 } from '../../src/core/motion'
 
-const motor = { holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200 }
+const motor = {
+  holdingTorque: 0.45,
+  ratedCurrent: 1.5,
+  resistance: 1.65,
+  inductance: 2.8e-3,
+  voltage: 24,
+  fullSteps: 200,
+  setting: 'peak',
+} as const
+const effective = { ...motor, setting: 'effective' } as const
 
-it('24 V, 1.5 A, 1.65 Ω, 2.8 mH, 0.45 N·m: corner at 74.3 rad/s, 11.82 rev/s, 473 mm/s at 40 mm a turn (phasor balance)', () => {
+it('24 V, 1.5 A, 1.65 Ω, 2.8 mH, 0.45 N·m set to the peak: 74.3 rad/s, 473 mm/s at 40 mm a turn, 0.318 N·m (phasor balance)', () => {
   const corner = cornerSpeedOfWinding(motor)
   expect(corner).toBeCloseTo(74.3, 1)
-  expect(corner / (2 * Math.PI)).toBeCloseTo(11.82, 2)
   expect((corner / (2 * Math.PI)) * 40).toBeCloseTo(473, 0)
+  expect(runningTorque(motor)).toBeCloseTo(0.318, 3)
   // The balance itself, put together again from its phasors.
   const K = 0.45 / (Math.SQRT2 * 1.5)
   expect(Math.hypot(1.5 * 1.65 + K * corner, 50 * corner * 2.8e-3 * 1.5)).toBeCloseTo(24, 9)
-  expect(torqueAt(motor, 2 * corner)).toBeCloseTo(0.225, 9)
+  expect(torqueAt(motor, 2 * corner)).toBeCloseTo(0.318 / 2, 3)
   expect(cornerSpeedOfWinding({ ...motor, voltage: 2 })).toBe(0)
+})
+
+it('the same set to the effective value: 59.7 rad/s, 9.505 rev/s, 380 mm/s, 0.450 N·m (phasor balance)', () => {
+  const corner = cornerSpeedOfWinding(effective)
+  expect(corner).toBeCloseTo(59.7, 1)
+  expect(corner / (2 * Math.PI)).toBeCloseTo(9.505, 3)
+  expect((corner / (2 * Math.PI)) * 40).toBeCloseTo(380, 0)
+  expect(runningTorque(effective)).toBeCloseTo(0.45, 9)
+})
+
+it('no motor gives more power than its windings take from the supply (conservation of energy, seed 12)', () => {
+  const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+  const any = fc.record({
+    holdingTorque: positive(0.05, 5),
+    ratedCurrent: positive(0.2, 6),
+    resistance: positive(0.1, 30),
+    inductance: positive(2e-4, 0.05),
+    voltage: positive(5, 60),
+    fullSteps: fc.constantFrom(48, 200, 400),
+    setting: fc.constantFrom('peak' as const, 'effective' as const),
+  })
+  fc.assert(
+    fc.property(any, positive(1e-3, 20), (winding, times) => {
+      const corner = cornerSpeedOfWinding(winding)
+      fc.pre(corner > 0)
+      const [R, L] = [winding.resistance, winding.inductance]
+      const peak = winding.ratedCurrent * (winding.setting === 'effective' ? Math.SQRT2 : 1)
+      // Two phases, each ½·Re(V·Î*) of sines; V = (R + jpωL)·Î + what the rotor induces, which is the rest of the supply.
+      const reactive = (winding.fullSteps / 4) * corner * L * peak
+      const inPhase = Math.sqrt(winding.voltage ** 2 - reactive ** 2)
+      const taken = 2 * 0.5 * inPhase * peak
+      const heat = 2 * 0.5 * R * peak ** 2
+      expect(torqueAt(winding, corner) * corner).toBeCloseTo(taken - heat, 6)
+      expect(torqueAt(winding, corner * times) * corner * times).toBeLessThanOrEqual(taken * (1 + 1e-9))
+    }),
+    { seed: 12, numRuns: 500 },
+  )
 })
 
 it('1/16 microsteps have 9.8 % of the holding torque each (sine of the load angle)', () => {

@@ -10,7 +10,7 @@ import { safetySchema } from '../safety'
 import { planSchema } from '../schedule'
 
 /** The document's present version. */
-export const BENCH_VERSION = 5
+export const BENCH_VERSION = 6
 
 /** All of one machine: one document. */
 export const benchSchema = z.strictObject({

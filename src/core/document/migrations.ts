@@ -3,6 +3,7 @@ import { laterSlicesOfVersion2 } from './version2'
 import { motionOfVersion3 } from './version3'
 import { planOfVersion4 } from './version4'
 import { benchOfVersion5 } from './version5'
+import { motionOfVersion6 } from './version6'
 import { BENCH_VERSION, benchSchema, type Bench } from './bench'
 
 type Json = Record<string, unknown>
@@ -45,6 +46,11 @@ const MIGRATIONS: readonly Migration[] = [
     to: 5,
     why: 'a bench got its goals, shared motor drivers, rails and plates, and parts that stand for stock',
     up: benchOfVersion5,
+  },
+  {
+    to: 6,
+    why: 'torque was worked as if every driver were set to the effective value; what it is set to became a choice',
+    up: (bench) => ({ ...bench, motion: motionOfVersion6(asJson(bench['motion'])) }),
   },
 ]
 

@@ -80,7 +80,7 @@ const OF_DRIVE: Readonly<Record<string, readonly string[]>> = {
   pinionTeeth: ['rack'],
 }
 /** A mirror sits on its motor's shaft, or on its gear's. */
-const NOT_OF_MIRROR = ['motors', 'drivers', 'driverCurrent', 'drive', ...Object.keys(OF_DRIVE)]
+const NOT_OF_MIRROR = ['motors', 'drivers', 'driverCurrent', 'currentIs', 'drive', ...Object.keys(OF_DRIVE)]
 
 function isOfAxis(axis: Motion['axes'][string], key: string, mirror: boolean): boolean {
   if (mirror && NOT_OF_MIRROR.includes(key)) return false

@@ -12,7 +12,8 @@ import { BENCH_VERSION, type Bench } from './bench'
 /** What an axis starts from: guesses with honest ranges, travel not entered. */
 export function axisTemplate(letter: Axis['letter'], order: number): Axis {
   const drivers: Axis['drivers'] = { ...guessedChoice<Drivers>('each'), doubt: { kind: 'alternatives', others: ['parallel'] } }
-  return templateOf(axisSchema, { order, letter, drivers, drive: guessedChoice(letter === 'Z' ? 'screw' : 'belt') })
+  const currentIs: Axis['currentIs'] = { ...guessedChoice('peak'), doubt: { kind: 'alternatives', others: ['effective'] } }
+  return templateOf(axisSchema, { order, letter, drivers, currentIs, drive: guessedChoice(letter === 'Z' ? 'screw' : 'belt') })
 }
 
 /** What nobody has read of a machine's settings yet. */

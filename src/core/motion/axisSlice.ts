@@ -18,6 +18,12 @@ export const DRIVERS = {
 } as const
 export type Drivers = keyof typeof DRIVERS
 
+/** What a driver's current setting means. */
+export const SETTINGS_OF_DRIVER = {
+  peak: 'the peak of the current',
+  effective: 'its effective value (RMS)',
+} as const
+
 /** Facts of one axis. All kinds of drive keep their facts side by side, so that changing the kind loses nothing. */
 export const axisSchema = z.strictObject({
   order: z.number(),
@@ -45,6 +51,11 @@ export const axisSchema = z.strictObject({
     max: 40,
     assume: { value: 1.5, halfWidth: 0.5, unit: 'A' },
     how: 'As it is set on the driver; in parallel each motor gets half of it.',
+  }),
+  currentIs: choice({
+    label: 'What the driver is set to is',
+    options: SETTINGS_OF_DRIVER,
+    how: "Look in the driver's sheet. A setting worked from a reference voltage and a sense resistor is mostly the peak.",
   }),
   drive: choice({ label: 'Drive', options: DRIVES }),
   fullSteps: fact({

@@ -9,6 +9,7 @@ import {
   behindDriver,
   cornerSpeedOfWinding,
   microstepTorque,
+  runningTorque,
   torqueAt,
   torqueCurve,
   torqueNeeded,
@@ -26,9 +27,10 @@ function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
 
 function windingOf(view: View<MotionBench>, id: string): Winding {
   const axis = axisOf(view, id)
-  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps, motors } = axis
+  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps, motors, currentIs } = axis
   const voltage = view.bench.motion.motorVoltage
-  const own = { holdingTorque, ratedCurrent, resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
+  const winding = { resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
+  const own = { holdingTorque, ratedCurrent, ...winding, setting: currentIs }
   if (motors !== 2 || axis.drivers === 'each') return own
   return behindDriver(own, { drivers: axis.drivers, driverCurrent: axis.driverCurrent })
 }
@@ -53,10 +55,10 @@ export const windingSpeed = figure({
   id: 'motion.windingSpeed',
   label: 'Full torque up to',
   quantity: 'speed',
-  formula: 'v_c = \\dfrac{\\omega_c}{2\\pi}\\cdot \\v{L_r},\\quad V^2 = (IR + K\\omega_c)^2 + (p\\,\\omega_c L I)^2',
+  formula: 'v_c = \\dfrac{\\omega_c}{2\\pi}\\cdot \\v{L_r},\\quad V^2 = (\\hat I R + K\\omega_c)^2 + (p\\,\\omega_c L \\hat I)^2',
   symbols: { L_r: '=motion.travelPerRotorTurn|{0}' },
   source:
-    'Phasor balance of one phase, K = T/(√2·I), p = full steps / 4; two motors on one driver share its current or its voltage; with crossed belts the path is slower by √2.',
+    'Phasor balance of one phase, K = T/(√2·I), Î = I or √2·I after what the setting means, p = full steps / 4; two motors on one driver share its current or its voltage; with crossed belts the path is slower by √2.',
   doubt: 'nudge',
   work: (view, axisId: string): number =>
     ((cornerSpeedOfWinding(windingOf(view, axisId)) / (2 * Math.PI)) * view.figure(travelPerRotorTurn, axisId)) /
@@ -88,13 +90,43 @@ export const neededTorque = figure({
   },
 })
 
+export const motorCurrent = figure({
+  id: 'motion.motorCurrent',
+  label: 'Current that a motor gets',
+  quantity: 'current',
+  formula: 'I_m = \\min(I,\\; I_d / n)',
+  symbols: {},
+  source:
+    'Kirchhoff: two motors in parallel split the current of their driver, in series both carry it; never over the rated one.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => windingOf(view, axisId).ratedCurrent,
+})
+
+export const torqueRunning = figure({
+  id: 'motion.torqueRunning',
+  label: 'Torque while it runs',
+  quantity: 'torque',
+  formula:
+    'T_r = \\dfrac{\\v{T_h}}{\\sqrt2}\\cdot\\dfrac{\\v{I_m}}{\\v{I}} \\quad\\text{or}\\quad T_r = \\v{T_h}\\cdot\\dfrac{\\v{I_m}}{\\v{I}}',
+  forms: { by: 'motion.axes.{0}.currentIs', of: { effective: 1 } },
+  symbols: {
+    T_h: 'motion.axes.{0}.holdingTorque',
+    I_m: '=motion.motorCurrent|{0}',
+    I: 'motion.axes.{0}.ratedCurrent',
+  },
+  source:
+    'Holding torque is read with both phases at the rated current (common practice); a sine of that peak gives 1/√2 of it, of that effective value all of it. Two motors on one driver share its current.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => runningTorque(windingOf(view, axisId)),
+})
+
 /** Torque that an axis's motor still has at a speed of the axis, N·m; for the chart. */
 export const torqueAtWanted = figure({
   id: 'motion.torqueAtWanted',
   label: 'Torque left at the wanted speed',
   quantity: 'torque',
-  formula: 'T_w = T_h\\cdot \\min(1,\\; \\v{v_c} / \\v{w})',
-  symbols: { v_c: '=motion.windingSpeed|{0}', w: 'motion.wantedSpeed' },
+  formula: 'T_w = \\v{T_r}\\cdot \\min(1,\\; \\v{v_c} / \\v{w})',
+  symbols: { T_r: '=motion.torqueRunning|{0}', v_c: '=motion.windingSpeed|{0}', w: 'motion.wantedSpeed' },
   source: 'Constant power above the corner speed (common practice); a motor’s own curve is better.',
   doubt: 'nudge',
   work(view, axisId: string): number {
@@ -108,7 +140,7 @@ export const torqueOverSpeed = figure({
   id: 'motion.torqueOverSpeed',
   label: 'Torque over speed',
   quantity: 'torque',
-  formula: 'T(v) = T_h\\cdot \\min(1,\\; v_c / v)',
+  formula: 'T(v) = T_r\\cdot \\min(1,\\; v_c / v)',
   symbols: {},
   source: 'Constant power above the corner speed (common practice); a motor’s own curve is better.',
   doubt: { none: 'A curve; what is judged of it is a figure of its own.' },
@@ -239,6 +271,8 @@ export const driveFigures = [
   travelPerRotorTurn,
   windingSpeed,
   neededTorque,
+  motorCurrent,
+  torqueRunning,
   torqueAtWanted,
   torqueOverSpeed,
   torqueReserve,

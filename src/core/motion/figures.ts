@@ -141,6 +141,17 @@ export const smallestStep = figure({
   work: (view, axisId: string): number => 1 / view.figure(steps, axisId),
 })
 
+export const motorSpeed = figure({
+  id: 'motion.motorSpeed',
+  label: 'Top speed of the motor by step rate',
+  quantity: 'speed',
+  formula: 'v_m = \\dfrac{\\v{f}}{\\v{s}}',
+  symbols: { f: 'motion.maxStepRate', s: '=motion.stepsPerMm|{0}' },
+  source: 'By definition: steps a second over steps per millimetre of its belt, screw or rack.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => speedByStepRate(view.bench.motion.maxStepRate, view.figure(steps, axisId)),
+})
+
 export const topSpeed = figure({
   id: 'motion.topSpeedByStepRate',
   label: 'Top speed by step rate',
@@ -148,11 +159,10 @@ export const topSpeed = figure({
   formula: 'v = \\dfrac{\\v{f}}{\\v{s}} \\quad\\text{or}\\quad v = \\dfrac{\\v{f}}{\\sqrt2\\cdot \\v{s}}',
   forms: { by: 'motion.kinematics', of: { crossed: 1 } },
   symbols: { f: 'motion.maxStepRate', s: '=motion.stepsPerMm|{0}' },
-  source:
-    'By definition: steps a second over steps per millimetre; with crossed belts one motor runs √2 as fast as a path at 45°.',
+  source: 'What the motor can do; with crossed belts one motor runs √2 as fast as a path at 45°.',
   doubt: 'nudge',
   work(view, axisId: string): number {
-    const along = speedByStepRate(view.bench.motion.maxStepRate, view.figure(steps, axisId))
+    const along = view.figure(motorSpeed, axisId)
     return view.bench.motion.kinematics === 'crossed' ? along / Math.SQRT2 : along
   },
 })
@@ -338,6 +348,7 @@ export const motionFigures = [
   reduction,
   steps,
   smallestStep,
+  motorSpeed,
   topSpeed,
   speedReserve,
   wantedRunOut,

@@ -14,6 +14,39 @@ export interface Winding {
   readonly voltage: number
   /** A turn of the rotor; 4…1000. */
   readonly fullSteps: number
+  /** What the driver's setting means: the peak of its sine, or its effective value (peak/√2). */
+  readonly setting: DriverSetting
+}
+
+/** What a driver's current setting means. */
+export type DriverSetting = 'peak' | 'effective'
+
+/**
+ * Amplitude of the sine that a driver set to the rated current sends through a phase: I where the setting is the peak,
+ * √2·I where it is the effective value.
+ * @returns A.
+ * Valid: microstepping, both phases in quadrature. Source: definition of the effective value of a sine.
+ */
+export function amplitudeOf({ ratedCurrent, setting }: Pick<Winding, 'ratedCurrent' | 'setting'>): number {
+  return setting === 'effective' ? Math.SQRT2 * ratedCurrent : ratedCurrent
+}
+
+/**
+ * Torque of a microstepped motor whose supply can drive its current: T = K·Î with K = T_hold/(√2·I), since a data
+ * sheet's holding torque is read with both phases at the rated current. T_hold/√2 or T_hold, after the setting.
+ * @returns N·m.
+ * @throws {RangeError} for a current that is not more than 0.
+ * Valid: below saturation. Source: torque constant of a two-phase stepper, both phases added at right angles.
+ * @example runningTorque({ holdingTorque: 0.45, ratedCurrent: 1.5, setting: 'peak' }) // 0.318
+ */
+export function runningTorque(winding: Pick<Winding, 'holdingTorque' | 'ratedCurrent' | 'setting'>): number {
+  return torqueConstant(winding) * amplitudeOf(winding)
+}
+
+/** N·m for an ampere of amplitude. */
+function torqueConstant({ holdingTorque, ratedCurrent }: Pick<Winding, 'holdingTorque' | 'ratedCurrent'>): number {
+  requireInRange('ratedCurrent', ratedCurrent, Number.MIN_VALUE, Number.MAX_VALUE, 'A')
+  return holdingTorque / (Math.SQRT2 * ratedCurrent)
 }
 
 /** How two motors share a driver; `each` has its own. */
@@ -46,22 +79,23 @@ export function behindDriver(winding: Winding, { drivers, driverCurrent }: Share
 }
 
 /**
- * Speed from which the supply no longer drives the rated current through the winding:
- * V² = (I·R + K·ω)² + (p·ω·L·I)², with K = T/(√2·I) and p rotor teeth = full steps / 4.
+ * Speed from which the supply no longer drives the current through the winding:
+ * V² = (Î·R + K·ω)² + (p·ω·L·Î)², with K = T_hold/(√2·I), Î as in `amplitudeOf` and p rotor teeth = full steps / 4.
  * @returns rad/s of the rotor; 0 where the supply does not even hold the current at rest.
  * @throws {RangeError} naming the value and its range.
- * Valid: sine currents, two phases; above it the torque falls. Source: phasor balance of one phase.
- * @example cornerSpeedOfWinding({ holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200 }) // 74.3
+ * Valid: sine currents in phase with the back-EMF, two phases; above it the torque falls. Source: phasor balance of one
+ * phase; the mechanical power K·Î·ω is what the back-EMF takes of it.
+ * @example cornerSpeedOfWinding({ holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200, setting: 'peak' }) // 74.3
  */
-export function cornerSpeedOfWinding({ holdingTorque: T, ratedCurrent: I, ...rest }: Winding): number {
-  const { resistance: R, inductance: L, voltage: V, fullSteps } = rest
-  requireInRange('holdingTorque', T, Number.MIN_VALUE, Number.MAX_VALUE, 'N·m')
-  requireInRange('ratedCurrent', I, Number.MIN_VALUE, Number.MAX_VALUE, 'A')
+export function cornerSpeedOfWinding(winding: Winding): number {
+  const { holdingTorque, resistance: R, inductance: L, voltage: V, fullSteps } = winding
+  requireInRange('holdingTorque', holdingTorque, Number.MIN_VALUE, Number.MAX_VALUE, 'N·m')
   requireInRange('inductance', L, Number.MIN_VALUE, Number.MAX_VALUE, 'H')
   requireInRange('voltage', V, Number.MIN_VALUE, Number.MAX_VALUE, 'V')
   requireInRange('fullSteps', fullSteps, 4, 1000)
+  const K = torqueConstant(winding)
+  const I = amplitudeOf(winding)
   if (V <= I * R) return 0
-  const K = T / (Math.SQRT2 * I)
   const p = fullSteps / 4
   // a·ω² + b·ω + c = 0 from the balance above.
   const a = K * K + (p * L * I) ** 2
@@ -71,10 +105,10 @@ export function cornerSpeedOfWinding({ holdingTorque: T, ratedCurrent: I, ...res
 }
 
 /**
- * Torque that a stepper still has at a speed: its holding torque up to the corner speed, from there as the power is
+ * Torque that a stepper still has at a speed: its running torque up to the corner speed, from there as the power is
  * kept, T·ω₁/ω.
  * @param speedRadPerS ω of the rotor; 0 or more.
- * @returns N·m.
+ * @returns N·m; never more power than the supply gives at the corner.
  * @throws {RangeError} naming the value and its range.
  * Valid: a first guess for choosing; a motor's own curve is better. Source: constant power above the corner (common
  * practice).
@@ -82,7 +116,8 @@ export function cornerSpeedOfWinding({ holdingTorque: T, ratedCurrent: I, ...res
 export function torqueAt(winding: Winding, speedRadPerS: number): number {
   requireInRange('speedRadPerS', speedRadPerS, 0, Number.MAX_VALUE, 'rad/s')
   const corner = cornerSpeedOfWinding(winding)
-  return speedRadPerS <= corner ? winding.holdingTorque : (winding.holdingTorque * corner) / speedRadPerS
+  const torque = runningTorque(winding)
+  return speedRadPerS <= corner ? torque : (torque * corner) / speedRadPerS
 }
 
 /** Torque over speed, as points for a chart. */

@@ -1,6 +1,6 @@
 import type { Bench } from '../../core/document'
 import { useBenchStore } from '../../state'
-import { FactField, Panel, Phrase, Sentence } from '../../ui'
+import { ChoiceField, FactField, Panel, Phrase, Sentence } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
 import { AxisPanel, SharedDriver } from './Given'
 
@@ -31,10 +31,11 @@ function Motor({ bench }: { readonly bench: Bench }) {
   const at = (key: string): string => `motion.axes.${axisId}.${key}`
   return (
     <Phrase>
-      The motor holds <FactField path={at('holdingTorque')} /> at <FactField path={at('ratedCurrent')} />; a phase has{' '}
-      <FactField path={at('windingResistance')} /> and <FactField path={at('windingInductance')} />; its rotor has{' '}
-      <FactField path={at('rotorInertia')} />. {axis !== undefined && <SharedDriver id={axisId} axis={axis} />}Along {letter} it
-      moves <FactField path={at('movingMass')} /> against <FactField path={at('friction')} /> of friction, speeding up at{' '}
+      The motor holds <FactField path={at('holdingTorque')} /> at <FactField path={at('ratedCurrent')} />; the current that its
+      driver is set to is <ChoiceField path={at('currentIs')} />. A phase has <FactField path={at('windingResistance')} /> and{' '}
+      <FactField path={at('windingInductance')} />; its rotor has <FactField path={at('rotorInertia')} />.{' '}
+      {axis !== undefined && <SharedDriver id={axisId} axis={axis} />}Along {letter} it moves{' '}
+      <FactField path={at('movingMass')} /> against <FactField path={at('friction')} /> of friction, speeding up at{' '}
       <FactField path={at('acceleration')} />.
       {axis?.drive.chosen === 'reducedBelt' && (
         <>

@@ -33,6 +33,7 @@ import {
   tensionAlike,
   topSpeed,
   torqueAtWanted,
+  torqueRunning,
   torqueOfMicrostep,
   torqueReserve,
   travelPerTurn,
@@ -143,6 +144,7 @@ function WorkedDrive({ bench }: { readonly bench: Bench }) {
     <Panel title={`Worked, ${letter} axis`}>
       <FigureRow def={torqueReserve} args={[axisId]} />
       <FigureRow def={neededTorque} args={[axisId]} />
+      <FigureRow def={torqueRunning} args={[axisId]} />
       <FigureRow def={torqueAtWanted} args={[axisId]} />
       <FigureRow def={windingSpeed} args={[axisId]} />
       <FigureRow def={topSpeed} args={[axisId]} />

@@ -113,7 +113,8 @@ describe('responses that are not straight (T6)', () => {
 
   it('takes the side that moves at a ceiling, and a rounding up that a nudge crosses', () => {
     expect(doubtOf({ x: measured(5, 0.2) }, ({ bench }) => Math.min(bench.x, 5)).doubt?.u).toBeCloseTo(0.2, 12)
-    expect(doubtOf({ x: measured(4.9, 0.2) }, ({ bench }) => Math.ceil(bench.x)).doubt?.u).toBe(1)
+    // A step of 1 somewhere within ±2u: the interval reaches over it.
+    expect(doubtOf({ x: measured(4.9, 0.2) }, ({ bench }) => Math.ceil(bench.x)).doubt).toMatchObject({ u: 0.5, low: 4, high: 6 })
   })
 
   it('uses the other side only where a nudge would leave the range of the fact', () => {
@@ -126,7 +127,44 @@ describe('responses that are not straight (T6)', () => {
     const teeth: Fact = { ...exactly(20), doubt: { kind: 'alternatives', others: [16] } }
     const it = doubtOf({ teeth, pitch: measured(2, 0.01) }, ({ bench }) => 3200 / (bench.teeth * bench.pitch))
     expect(it.doubt?.u).toBeCloseTo(0.4, 3) // pitch alone: 80 × 0.5 %
-    expect([it.doubt?.low, it.doubt?.high].map((x) => x?.toFixed(1))).toEqual(['79.2', '100.8'])
+    expect([it.doubt?.low, it.doubt?.high].map((x) => x?.toFixed(1))).toEqual(['79.0', '101.0']) // 1 % of 80 and of 100
+  })
+
+  it('covers every combination of doubtful counts: 200 or 400 steps, 8, 16 or 32 microsteps, 20 or 16 teeth', () => {
+    const could = (value: number, ...others: number[]): Fact => ({ ...exactly(value), doubt: { kind: 'alternatives', others } })
+    const counts = { full: could(200, 400), micro: could(16, 8, 32), teeth: could(20, 16) }
+    const it = doubtOf(counts, ({ bench: b }) => (b.full * b.micro) / (b.teeth * 2))
+    expect([it.doubt?.low, it.doubt?.high]).toEqual([(200 * 8) / (20 * 2), (400 * 32) / (16 * 2)])
+  })
+
+  it('varies what is read only under one alternative', () => {
+    const choice = { chosen: 'own', origin: 'assumed', doubt: { kind: 'alternatives', others: ['shared'] } } as unknown as Fact
+    const split: Fact = { ...exactly(2), doubt: { kind: 'alternatives', others: [4] } }
+    const it = doubtOf({ choice, split, current: within(1.5, 0.3) }, ({ bench: b }) =>
+      String(b.choice) === 'own' ? 2 : b.current / b.split,
+    )
+    expect(it.doubt?.low).toBeCloseTo(1.5 / 4 - (2 * 0.3) / Math.sqrt(3) / 4, 6)
+    expect(it.doubt?.high).toBeGreaterThanOrEqual(2)
+  })
+
+  it('bounds more combinations than it works one by one', () => {
+    const many = Object.fromEntries(
+      Array.from({ length: 12 }, (_, i) => [`n${i}`, { ...exactly(1), doubt: { kind: 'alternatives', others: [2] } }]),
+    )
+    const product = doubtOf(many, ({ bench }) => Object.keys(many).reduce((times, key) => times * bench[key]!, 1))
+    expect(product.doubt?.high).toBeGreaterThanOrEqual(2 ** 12)
+    const sum = doubtOf(many, ({ bench }) => Object.keys(many).reduce((total, key) => total + bench[key]!, 0))
+    expect(sum.doubt?.high).toBeGreaterThanOrEqual(24)
+  })
+
+  it('covers a figure at its extreme: one square, and the sum of five (95 % points of χ²: 3.84 and 11.07)', () => {
+    const one = doubtOf({ x: measured(0, 0.3) }, ({ bench }) => bench.x ** 2)
+    expect((one.doubt?.high ?? 0) / 0.09).toBeGreaterThan(3.84)
+    const names = ['a', 'b', 'c', 'd', 'e']
+    const five: Facts = Object.fromEntries(names.map((name) => [name, measured(0, 1)]))
+    const sum = doubtOf(five, ({ bench }) => names.reduce((total, name) => total + bench[name]! ** 2, 0))
+    expect(sum.doubt?.high).toBeGreaterThan(11.07)
+    expect(sum.doubt?.expanded).toBe(sum.doubt?.high)
   })
 
   it('follows a solver through its root', () => {

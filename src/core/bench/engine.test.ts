@@ -106,9 +106,9 @@ describe('memo', () => {
   it('renews the ± of a figure whose value held while something under a nudge moved', () => {
     const switching = figure({ ...about, id: 'switching', work: ({ bench }): number => (bench.a > 3 ? bench.b : 0) })
     const engine = engineOver(toy(), [switching])
-    expect(engine.withDoubt(switching).doubt?.u).toBe(4) // nudged over 3, b is read
+    expect(engine.withDoubt(switching).doubt?.u).toBe(2) // moved by 2u over 3, b = 4 is read
     engine.update(toy({ b: measured(9, 0.2) }))
-    expect(engine.withDoubt(switching).doubt?.u).toBe(9)
+    expect(engine.withDoubt(switching).doubt?.u).toBe(4.5)
     expect(engine.counts.worked).toBe(1)
   })
 

@@ -1,4 +1,4 @@
-import { combine, isOwn, type Doubted } from './doubt'
+import { isOwn, type Doubted } from './doubt'
 import { standardUncertainty, isChoice, isFact, type Doubt, type FactSpec } from './fact'
 import {
   keyOf,
@@ -12,7 +12,8 @@ import {
   type View,
 } from './figure'
 import { diffPaths, getAt, plainAt, type Path } from './path'
-import { entered, Missing, recorder, type Nudge, type Recorder } from './recorder'
+import { entered, Missing, recorder, type Recorder, type Shift } from './recorder'
+import { doubtedOver, type Shifted, type Spread } from './spread'
 import { viewOf } from './view'
 
 /** A figure worked: its result, and the facts and choices it rests on through the whole chain. */
@@ -68,8 +69,8 @@ interface Use {
 interface Memo extends Evaluation {
   readonly reads: ReadonlyMap<Path, unknown>
   readonly uses: Map<FigureKey, Use>
-  /** Results under nudges of leaves, and what those runs read and used that the run on the bench did not. */
-  readonly nudged: Map<string, Result>
+  /** Runs with facts moved, and what those read and used that the run on the bench did not. */
+  readonly nudged: Map<string, Shifted>
   readonly readsBeyond: Map<Path, unknown>
   readonly usesBeyond: Map<FigureKey, Use>
   epoch: number
@@ -206,20 +207,35 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     }
   }
 
-  /** The result of a figure with one fact moved; what does not rest on that fact is taken as it is. */
-  function under(memo: Memo, nudge: Nudge): Result {
-    if (!memo.leaves.has(nudge.path)) return memo.result
-    const known = memo.nudged.get(nudge.id)
+  /** A figure with facts moved; what does not rest on any of them is taken as it is. */
+  function under(memo: Memo, shift: Shift): Shifted {
+    let relevant = only(shift, memo.leaves)
+    if (relevant.size === 0) return memo
+    for (;;) {
+      const run = moved(memo, relevant)
+      // Under one alternative a figure may read a fact that it does not read on the bench.
+      const more = only(shift, run.leaves, relevant)
+      if (more.size === relevant.size) return run
+      relevant = more
+    }
+  }
+
+  function moved(memo: Memo, shift: Shift): Shifted {
+    const id = [...shift].join('|')
+    const known = memo.nudged.get(id)
     if (known !== undefined) return known
     const reads = new Map<Path, unknown>()
-    const tap = recorder(bench, reads, () => undefined, nudge)
+    const leaves = new Set<Path>()
+    const tap = recorder(bench, reads, (path) => leaves.add(path), shift)
     const use = (def: AnyFigure, args: readonly string[]): Result => {
       const used = evaluate(def, args)
       if (!memo.uses.has(used.key)) {
         memo.usesBeyond.set(used.key, useOf(used))
         noteIn(usedBy, used.key, memo.key)
       }
-      return under(used, nudge)
+      const below = under(used, shift)
+      for (const leaf of below.leaves) leaves.add(leaf)
+      return below.result
     }
     counts.nudged++
     const result = run(memo.def, memo.args, memo.key, { tap, reads }, use)
@@ -228,8 +244,9 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
       memo.readsBeyond.set(path, was)
       noteIn(readBy, path, memo.key)
     }
-    memo.nudged.set(nudge.id, result)
-    return result
+    const made = { result, leaves }
+    memo.nudged.set(id, made)
+    return made
   }
 
   function run(
@@ -271,10 +288,11 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     const known = memo.doubt
     if (known !== undefined && doubtHolds(known)) return known.shown
     const pools = new Set<Memo>()
-    const doubted = doubtOf(memo, pools)
+    const seen = new Set(memo.leaves)
+    const doubted = doubtOf(memo, pools, seen)
     const { key, result, leaves } = memo
     const shown: WithDoubt = { key, def, args, result, leaves, doubt: doubted }
-    const facts = new Map([...leaves].map((path) => [path, getAt(bench, path)]))
+    const facts = new Map([...seen].map((path) => [path, getAt(bench, path)]))
     memo.doubt = { doubted, facts, pools: [...pools], shown, heldOn: bench }
     return shown
   }
@@ -296,27 +314,29 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     return { u: standardUncertainty(doubt), dof: doubt.kind === 'standard' ? (doubt.dof ?? Infinity) : Infinity }
   }
 
-  function doubtOf(memo: Memo, pools: Set<Memo>): Doubted | null {
+  function doubtOf(memo: Memo, pools: Set<Memo>, seen: Set<Path>): Doubted | null {
     const method = memo.def.doubt
     if (!memo.result.known || (typeof method === 'object' && 'none' in method)) return null
-    const parts = [...memo.leaves].map((path) => {
-      const node = getAt(bench, path)
-      const at = (value: number | string) => under(memo, { id: `${path}@${value}`, path, value })
-      if (isFact(node) && node.value !== null) {
-        const { value, doubt } = node
-        const { u, dof, pool } = method === 'nudge' ? spreadOf(doubt, pools) : NO_SPREAD
-        const range = config.specAt(path)
-        const nudged = (moved: number) => {
-          const inside = range === undefined || (moved >= range.min && moved <= range.max)
-          return u > 0 && inside ? at(moved) : null
-        }
-        const others = doubt.kind === 'alternatives' ? doubt.others.map(at) : []
-        return { path, u, dof, pool, plus: nudged(value + u), minus: nudged(value - u), others }
-      }
-      const choices = isChoice(node) && node.doubt.kind === 'alternatives' ? node.doubt.others : []
-      return { path, u: 0, dof: Infinity, plus: null, minus: null, others: choices.map(at) }
+    const nudges = method === 'nudge'
+    return doubtedOver({
+      at(shift) {
+        const run = under(memo, shift)
+        for (const leaf of run.leaves) seen.add(leaf)
+        return run
+      },
+      spread: (path) => (nudges ? spreadAt(path, pools) : null),
+      others: (path) => othersOf(getAt(bench, path)),
     })
-    return combine(memo.result.value, parts)
+  }
+
+  /** How far the fact at a place may be off; null where it is exact, not entered, or a choice. */
+  function spreadAt(path: Path, pools: Set<Memo>): Spread | null {
+    const node = getAt(bench, path)
+    if (!isFact(node) || node.value === null) return null
+    const { u, dof, pool } = spreadOf(node.doubt, pools)
+    if (!(u > 0)) return null
+    const reach = node.doubt.kind === 'halfWidth' ? node.doubt.a : 2 * u
+    return { value: node.value, u, dof, pool, reach, rectangular: node.doubt.kind === 'halfWidth', range: config.specAt(path) }
   }
 
   function listed(id: string): AnyFigure {
@@ -339,7 +359,16 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   }
 }
 
-const NO_SPREAD: { readonly u: number; readonly dof: number; readonly pool?: string } = { u: 0, dof: Infinity }
+/** The moves of a shift whose places are among those read, beside the ones that are taken already. */
+function only(shift: Shift, read: ReadonlySet<Path>, taken?: Shift): Shift {
+  return new Map([...shift].filter(([path]) => read.has(path) || taken?.has(path) === true))
+}
+
+/** What else a count or a choice could be. */
+function othersOf(node: unknown): readonly (number | string)[] {
+  const isDoubtful = (isFact(node) && node.value !== null) || isChoice(node)
+  return isDoubtful && node.doubt.kind === 'alternatives' ? node.doubt.others : []
+}
 
 function useOf(memo: Memo): Use {
   return { memo, epoch: memo.epoch }

@@ -2,12 +2,8 @@ import { isFact, type Choice, type Fact } from './fact'
 import { BY, getAt, KEYS, type Path } from './path'
 import type { Tap } from './view'
 
-/** One fact or choice moved, everything else as it is. */
-export interface Nudge {
-  readonly id: string
-  readonly path: Path
-  readonly value: number | string
-}
+/** Facts and choices moved, by place; everything else as it is. */
+export type Shift = ReadonlyMap<Path, number | string>
 
 /** Hears what a figure reads; facts that nobody entered are collected, so that all of them can be named. */
 export interface Recorder extends Tap {
@@ -27,14 +23,15 @@ export class Missing extends Error {
  * @param reads What was read, by place, as it stood. @param leaf Hears each fact and choice.
  * @throws {Missing} from within, at a choice nobody made.
  */
-export function recorder(bench: object, reads: Map<Path, unknown>, leaf: (path: Path) => void, nudge: Nudge | null): Recorder {
+export function recorder(bench: object, reads: Map<Path, unknown>, leaf: (path: Path) => void, shift: Shift | null): Recorder {
   const missing: Path[] = []
   const readFact = (path: Path, fact: Fact): number => {
     reads.set(path, fact.value)
     reads.set(path + BY, fact.instrument)
     leaf(path)
     if (fact.value === null) missing.push(path)
-    const value = nudge?.path === path ? Number(nudge.value) : (fact.value ?? Number.NaN)
+    const moved = shift?.get(path)
+    const value = moved === undefined ? (fact.value ?? Number.NaN) : Number(moved)
     return fact.instrument === undefined ? value : corrected(value, fact.instrument)
   }
   /** A reading of an instrument shares its scale and zero errors with all its other readings (T7). */
@@ -54,7 +51,8 @@ export function recorder(bench: object, reads: Map<Path, unknown>, leaf: (path: 
     choice: (path: Path, choice: Choice) => {
       reads.set(path, choice.chosen)
       leaf(path)
-      if (nudge?.path === path) return String(nudge.value)
+      const moved = shift?.get(path)
+      if (moved !== undefined) return String(moved)
       if (choice.chosen === null) throw new Missing([...missing, path])
       return choice.chosen
     },

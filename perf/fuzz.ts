@@ -1,7 +1,7 @@
 /** npm run fuzz [count]: random programs through reader and planner; the seed is printed, a failure stops it. */
 import fc from 'fast-check'
 import { readProgram } from '../src/core/gcode'
-import { planMoves, provePlan } from '../src/core/planner'
+import { axisLimits, planMoves, provePlan } from '../src/core/planner'
 
 const count = Number(process.argv[2] ?? 200_000)
 const seed = Number(process.env['SEED'] ?? Math.floor(Math.random() * 2 ** 31))
@@ -28,7 +28,7 @@ const line = fc.oneof(
   move.map(([g, x, y, r]) => `G${g} X${x} Y${y}${g > 1 ? ` R${r * 10}` : ''} F${r * 60}`),
 )
 const axis = { speed: 200, acceleration: 800 }
-const limits = { x: axis, y: axis, z: axis, deviation: 0.01 }
+const limits = axisLimits({ x: axis, y: axis, z: axis }, 0.01)
 
 fc.assert(
   fc.property(fc.array(line, { maxLength: 10 }), (lines) => {

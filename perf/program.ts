@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium'
 import { serveBuild } from '../scripts/serveBuild'
 import { readProgram } from '../src/core/gcode'
-import { planMoves } from '../src/core/planner'
+import { axisLimits, planMoves } from '../src/core/planner'
 import { median } from './engine'
 import { BLOCKS, millionBlocks } from './millionBlocks'
 
@@ -27,7 +27,7 @@ export interface ProgramTimes {
 export function timeProgram(runs: number): ProgramTimes {
   const text = millionBlocks()
   const axis = { speed: 300, acceleration: 1000 }
-  const limits = { x: axis, y: axis, z: axis, deviation: 0.01 }
+  const limits = axisLimits({ x: axis, y: axis, z: axis }, 0.01)
   const read: number[] = []
   const both: number[] = []
   for (let run = 0; run < runs; run++) {

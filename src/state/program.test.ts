@@ -23,7 +23,7 @@ describe('a program that is dropped on the window', () => {
     expect(first).not.toBeNull()
     await surveyAgain(limits)
     expect(program().survey).toBe(first)
-    const slow = limits === null ? null : { ...limits, x: { ...limits.x, speed: 5 }, y: { ...limits.y, speed: 5 } }
+    const slow = limits === null ? null : { ...limits, motors: limits.motors.map((it) => ({ ...it, speed: 5 })) }
     await surveyAgain(slow)
     expect(program().survey).not.toBe(first)
     expect(JSON.stringify(program().survey)).not.toContain('"drawing":{')

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { getAt, setAt, shownNumber } from '../bench'
+import { eachFact, getAt, isFact, setAt, shownNumber } from '../bench'
+import { readProgram } from '../gcode'
+import { planMoves } from '../planner'
 import { heron } from '../../data/heron'
 import {
   assumedFacts,
@@ -25,6 +27,18 @@ describe('an empty bench', () => {
   it('is valid, and no guess of it reads good', () => {
     expect(benchSchema.parse(empty)).toEqual(empty)
     expect(judgeAll(engineFor(empty)).map((it) => it.mark)).not.toContain('good')
+  })
+
+  it('reads good nowhere when one fact of it is stated, whichever', () => {
+    const good: string[] = []
+    eachFact(empty, (path, node) => {
+      if (!isFact(node) || node.value === null || path.startsWith('plan.')) return
+      const stated = setAt(empty, path, { ...node, origin: 'stated', doubt: { kind: 'exact' } })
+      for (const { def, args, mark } of judgeAll(engineFor(stated))) {
+        if (mark === 'good') good.push(`${path}: ${def.id} ${args.join(' ')}`)
+      }
+    })
+    expect(good).toEqual([])
   })
 
   it('knows nothing that rests on what nobody entered, and says what', () => {
@@ -67,7 +81,7 @@ describe('reading a bench of another version', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v1.json', 'utf8')) as Record<string, unknown>
     const read = readBench(old)
     const bench = (read as { value: Bench }).value
-    expect(bench).toMatchObject({ ...old, version: 5 })
+    expect(bench).toMatchObject({ ...old, version: 6 })
     expect(Object.keys(bench.controller.axes)).toEqual(Object.keys(bench.motion.axes))
     expect(Object.values(bench.controller.axes).map((it) => it.steps.value)).toEqual([null, null])
     expect(engineFor(bench).byId('calibrate.steps', ['x']).result).toEqual({ known: true, value: 80 })
@@ -76,7 +90,7 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 2: Motion gets its later facts as the template has them, a gantry where Y has two motors', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v2.json', 'utf8')) as Bench
     const { motion, ...rest } = (readBench(old) as { value: Bench }).value
-    expect({ ...rest, motion }).toMatchObject({ ...old, version: 5 })
+    expect({ ...rest, motion }).toMatchObject({ ...old, version: 6 })
     expect(motion.kinematics.chosen).toBe('gantry')
     const typed = (facts: object) => Object.values(facts as Record<string, { typed?: string }>).map((it) => it.typed)
     const later = (axis: object) => Object.fromEntries(Object.entries(axis).filter(([key]) => !(key in old.motion.axes['x']!)))
@@ -87,20 +101,27 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 3: a plan with nothing in it, as the template has it', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v3.json', 'utf8')) as Bench
     const { plan, ...rest } = (readBench(old) as { value: Bench }).value
-    expect(rest).toMatchObject({ ...old, version: 5 })
+    expect(rest).toMatchObject({ ...old, version: 6 })
     expect(plan).toEqual(empty.plan)
   })
 
   it('migrates the frozen version 4: goals unsaid, wheels on the bars, two motors that may share a driver', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v4.json', 'utf8')) as Bench
     const { motion, plan, ...rest } = (readBench(old) as { value: Bench }).value
-    expect({ ...rest, motion, plan }).toMatchObject({ ...old, version: 5 })
+    expect({ ...rest, motion, plan }).toMatchObject({ ...old, version: 6 })
     const { barWidth: _, carriageWidth: __, carriageDepth: ___, ...later } = empty.motion.frame
     expect(motion.frame).toMatchObject(later)
     expect([plan.goals, plan.guideStock]).toEqual([empty.plan.goals, empty.plan.guideStock])
     const { drivers, driverCurrent } = empty.motion.axes['y']!
     expect(motion.axes['y']).toMatchObject({ drivers, driverCurrent })
     expect(Object.values(plan.parts).map((it) => it.covers)).toEqual(Object.values(old.plan.parts).map(() => ''))
+  })
+
+  it('migrates the frozen version 5: what a driver is set to is either, until somebody says', () => {
+    const old = JSON.parse(readFileSync('tests/fixtures/bench-v5.json', 'utf8')) as Bench
+    const read = (readBench(old) as { value: Bench }).value
+    expect(read).toMatchObject({ ...old, version: 6 })
+    expect(read.motion.axes['x']?.currentIs).toEqual(empty.motion.axes['x']?.currentIs)
   })
 
   it('does not alter what it was given', () => {
@@ -113,7 +134,7 @@ describe('reading a bench of another version', () => {
     ['nothing', null, 'foreign'],
     ['another thing', { kind: 'seed-list' }, 'foreign'],
     ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
-    ['a newer one', { ...empty, version: 6 }, 'newer'],
+    ['a newer one', { ...empty, version: 7 }, 'newer'],
     ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
     [
       'a value out of range',
@@ -129,15 +150,25 @@ describe('reading a bench of another version', () => {
 describe('the limits that a program is timed with', () => {
   it('are those of the bench, and not known while one is missing', () => {
     const limits = machineLimits(engineFor(empty))
-    expect(limits).toMatchObject({ x: { speed: 312.5, acceleration: 500 }, y: { speed: 312.5 }, deviation: 0.02 })
+    const [x, y] = [
+      { name: 'x', per: [1, 0, 0], speed: 312.5, acceleration: 500 },
+      { name: 'y', per: [0, 1, 0], speed: 312.5, acceleration: 500 },
+    ]
+    expect(limits).toEqual({ motors: [x, y], deviation: 0.02 })
     const unknown = setAt(empty, 'motion.maxStepRate.value', null)
     expect(machineLimits(engineFor(unknown))).toBeNull()
   })
 
+  it('are of the motors where belts cross: X alone at the belt’s own speed, a diagonal at 1/√2 of it', () => {
+    const limits = machineLimits(engineFor(setAt(empty, 'motion.kinematics.chosen', 'crossed')))!
+    const peak = (line: string): number => planMoves(readProgram(`G0 ${line}`).moves, limits).peak[0]!
+    expect(peak('X2000')).toBeCloseTo(312.5, 6)
+    expect(peak('X1500 Y1500')).toBeCloseTo(312.5 / Math.SQRT2, 6)
+  })
+
   it('take a Z axis where there is one', () => {
     const withZ = setAt(empty, 'motion.axes.z', axisTemplate('Z', 3))
-    expect(machineLimits(engineFor(withZ))?.z.speed).toBeCloseTo(25_000 / 1600, 9) // 200 × 16 / 2 mm of lead
-    expect(machineLimits(engineFor(empty))?.z.speed).toBeGreaterThan(1e5)
+    expect(machineLimits(engineFor(withZ))?.motors[2]?.speed).toBeCloseTo(25_000 / 1600, 9) // 200 × 16 / 2 mm of lead
   })
 })
 

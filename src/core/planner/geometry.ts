@@ -1,7 +1,4 @@
-import { MOVE, type Moves } from '../gcode'
-
-/** Axes of each plane, first to second counter-clockwise. */
-const AXES = { 17: [0, 1], 18: [2, 0], 19: [1, 2] } as const
+import { MOVE, PLANE_AXES, sweptAngle, type Moves } from '../gcode'
 
 /** What the planner needs of each move: its length, and the ways it begins and ends in (unit vectors), as columns. */
 export interface Paths {
@@ -49,14 +46,14 @@ function straight(i: number, dx: number, dy: number, dz: number, { length, first
 }
 
 function arc(moves: Moves, i: number, from: readonly number[], to: readonly number[], paths: Paths): void {
-  const [a, b] = AXES[moves.plane[i] as 17 | 18 | 19]
+  const [a, b] = PLANE_AXES[moves.plane[i] as 17 | 18 | 19]
   const third = 3 - a - b
   const [ca, cb] = [moves.centreA[i] as number, moves.centreB[i] as number]
   const way = moves.kind[i] === MOVE.clockwise ? -1 : 1
   const [ra, rb] = [(from[a] as number) - ca, (from[b] as number) - cb]
   const [sa, sb] = [(to[a] as number) - ca, (to[b] as number) - cb]
   const radius = Math.hypot(ra, rb)
-  const swept = sweep(Math.atan2(rb, ra), Math.atan2(sb, sa), way)
+  const swept = sweptAngle([ra, rb], [sa, sb], [0, 0], way === -1)
   const flat = radius * swept
   const rise = (to[third] as number) - (from[third] as number)
   const length = Math.hypot(flat, rise)
@@ -70,11 +67,4 @@ function arc(moves: Moves, i: number, from: readonly number[], to: readonly numb
   }
   set(paths.first, ra, rb)
   set(paths.last, sa, sb)
-}
-
-/** Angle swept from one bearing to another, in (0, 2π]. */
-function sweep(from: number, to: number, way: number): number {
-  const turn = 2 * Math.PI
-  const raw = ((((to - from) * way) % turn) + turn) % turn
-  return raw < 1e-9 ? turn : raw
 }

@@ -3,19 +3,38 @@ import { requireInRange } from '../units'
 import { pathsOf, type Paths } from './geometry'
 import { cornerSpeedOf } from './single'
 
-export interface AxisLimits {
-  /** mm/s; more than 0. */
+/** What one motor may do, and what a move asks of it. */
+export interface MotorLimits {
+  /** What it is called where it is named: `x`, or `left belt`. */
+  readonly name: string
+  /** How far it goes for 1 mm of X, Y and Z. */
+  readonly per: readonly [x: number, y: number, z: number]
+  /** mm/s of its belt, screw or rack; more than 0. */
   readonly speed: number
   /** mm/s²; more than 0. */
   readonly acceleration: number
 }
 
 export interface Limits {
-  readonly x: AxisLimits
-  readonly y: AxisLimits
-  readonly z: AxisLimits
+  /** At least one; a direction that none of them moves is not held back. */
+  readonly motors: readonly MotorLimits[]
   /** How far the machine may leave the path at a corner, mm; 0 or more. */
   readonly deviation: number
+}
+
+/** Limits of a machine whose axes have a motor each. Source: by definition. */
+export function axisLimits(
+  axes: Readonly<Record<'x' | 'y' | 'z', Pick<MotorLimits, 'speed' | 'acceleration'>>>,
+  deviation: number,
+): Limits {
+  return {
+    motors: [
+      { name: 'x', per: [1, 0, 0], ...axes.x },
+      { name: 'y', per: [0, 1, 0], ...axes.y },
+      { name: 'z', per: [0, 0, 1], ...axes.z },
+    ],
+    deviation,
+  }
 }
 
 /** A program in time, as columns beside its moves. */
@@ -33,12 +52,15 @@ export interface TimedPlan {
   readonly totalSeconds: number
 }
 
+/** Speed and acceleration of a direction that no motor holds back, mm/s and mm/s². */
+const FREE = 1e6
+
 /** On an arc the limit is shared: this much of it holds the curve, the rest changes the speed (squares add to 1). */
 const HOLDING = 0.9
 const CHANGING = Math.sqrt(1 - HOLDING * HOLDING)
 
 /**
- * Plans a program in time: trapezoids, with look-ahead over the whole of it, every axis within its own speed and
+ * Plans a program in time: trapezoids, with look-ahead over the whole of it, every motor within its own speed and
  * acceleration, corners at the speed that the allowed deviation gives.
  * @param moves From `readProgram`; the machine starts at rest at the origin.
  * @throws {RangeError} where a limit is not more than 0.
@@ -69,10 +91,10 @@ export function planMoves(moves: Moves, limits: Limits): TimedPlan {
   return { count: n, ...plan, totalSeconds }
 }
 
-function checkLimits({ x, y, z, deviation }: Limits): void {
-  for (const [name, axis] of Object.entries({ x, y, z })) {
-    requireInRange(`${name}.speed`, axis.speed, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s')
-    requireInRange(`${name}.acceleration`, axis.acceleration, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s²')
+function checkLimits({ motors, deviation }: Limits): void {
+  for (const { name, speed, acceleration } of motors) {
+    requireInRange(`${name}.speed`, speed, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s')
+    requireInRange(`${name}.acceleration`, acceleration, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s²')
   }
   requireInRange('deviation', deviation, 0, Number.MAX_VALUE, 'mm')
 }
@@ -81,7 +103,7 @@ function checkLimits({ x, y, z, deviation }: Limits): void {
 function limitMove(
   moves: Moves,
   { first, radius, length }: Paths,
-  limits: Limits,
+  { motors }: Limits,
   i: number,
   peak: Float64Array,
   acceleration: Float64Array,
@@ -89,16 +111,31 @@ function limitMove(
   if (length[i] === 0) return
   const r = radius[i] as number
   const flat = r > 0
+  const plane = moves.plane[i] as number
   const at = 3 * i
-  // On an arc every direction of its plane comes by, so an axis takes part with all of the speed.
-  const dx = flat && moves.plane[i] !== 19 ? 1 : Math.abs(first[at] as number)
-  const dy = flat && moves.plane[i] !== 18 ? 1 : Math.abs(first[at + 1] as number)
-  const dz = flat && moves.plane[i] !== 17 ? 1 : Math.abs(first[at + 2] as number)
-  const speed = Math.min(limits.x.speed / dx, limits.y.speed / dy, limits.z.speed / dz)
-  const a = Math.min(limits.x.acceleration / dx, limits.y.acceleration / dy, limits.z.acceleration / dz)
+  const [dx, dy, dz] = [first[at] as number, first[at + 1] as number, first[at + 2] as number]
+  let speed = FREE
+  let a = FREE
+  for (const motor of motors) {
+    const share = flat ? shareOnArc(motor, plane, dx, dy, dz) : Math.abs(shareOf(motor, dx, dy, dz))
+    if (share === 0) continue
+    speed = Math.min(speed, motor.speed / share)
+    a = Math.min(a, motor.acceleration / share)
+  }
   const commanded = moves.kind[i] === MOVE.rapid ? Infinity : (moves.feed[i] as number)
   peak[i] = Math.min(commanded, speed, flat ? Math.sqrt(HOLDING * a * r) : Infinity)
   acceleration[i] = flat ? CHANGING * a : a
+}
+
+/** How far a motor goes for 1 mm along a direction. */
+function shareOf({ per }: MotorLimits, dx: number, dy: number, dz: number): number {
+  return per[0] * dx + per[1] * dy + per[2] * dz
+}
+
+/** The most of a motor over an arc: every direction of its plane comes by, together with the rise of a helix. */
+function shareOnArc({ per: [x, y, z] }: MotorLimits, plane: number, dx: number, dy: number, dz: number): number {
+  if (plane === 18) return Math.hypot(x, z) + Math.abs(y * dy)
+  return plane === 19 ? Math.hypot(y, z) + Math.abs(x * dx) : Math.hypot(x, y) + Math.abs(z * dz)
 }
 
 /** Highest speed into each move from the one before. */
@@ -127,15 +164,29 @@ function enterCorners(
     const sinHalf = Math.sqrt(Math.max(0, (1 + cosine) / 2))
     const cosHalf = Math.sqrt(Math.max(0, (1 - cosine) / 2))
     if (cosHalf < 1e-7) return Infinity
-    let acceleration = Infinity
-    if (first[b] !== 0 || last[a] !== 0) acceleration = Math.min(acceleration, limits.x.acceleration)
-    if (first[b + 1] !== 0 || last[a + 1] !== 0) acceleration = Math.min(acceleration, limits.y.acceleration)
-    if (first[b + 2] !== 0 || last[a + 2] !== 0) acceleration = Math.min(acceleration, limits.z.acceleration)
+    const acceleration = turning(a, b, cosine)
     const shorter = Math.min(
       (radius[p] as number) > 0 ? Infinity : (length[p] as number),
       (radius[q] as number) > 0 ? Infinity : (length[q] as number),
     )
     return cornerSpeedOf(acceleration, limits.deviation, sinHalf, cosHalf, shorter)
+  }
+
+  /** Acceleration that every motor allows in any direction of the plane in which the way turns. */
+  function turning(a: number, b: number, cosine: number): number {
+    const [ex, ey, ez] = [last[a] as number, last[a + 1] as number, last[a + 2] as number]
+    // The second direction of that plane: what the way out has that the way in has not. Straight back it has none.
+    const sine = Math.sqrt(Math.max(0, 1 - cosine * cosine)) || Infinity
+    const fx = ((first[b] as number) - cosine * ex) / sine
+    const fy = ((first[b + 1] as number) - cosine * ey) / sine
+    const fz = ((first[b + 2] as number) - cosine * ez) / sine
+    let acceleration = FREE
+    for (const motor of limits.motors) {
+      const [along, across] = [shareOf(motor, ex, ey, ez), shareOf(motor, fx, fy, fz)]
+      const share = Math.sqrt(along * along + across * across)
+      if (share > 1e-12) acceleration = Math.min(acceleration, motor.acceleration / share)
+    }
+    return acceleration
   }
 }
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readProgram } from '../gcode'
-import { cornerSpeed, fitsTravel, moveTime, planMoves, provePlan, scanTime, surveyProgram, type Limits } from '.'
+import { MOVE, readProgram } from '../gcode'
+import { axisLimits, cornerSpeed, fitsTravel, moveTime, planMoves, provePlan, scanTime, surveyProgram, type Limits } from '.'
 
 const limits = (speed = 300, acceleration = 1000, deviation = 0.01): Limits => {
   const axis = { speed, acceleration }
-  return { x: axis, y: axis, z: axis, deviation }
+  return axisLimits({ x: axis, y: axis, z: axis }, deviation)
 }
 const planned = (text: string, by = limits()) => {
   const { moves } = readProgram(text)
@@ -61,7 +61,8 @@ describe('look-ahead over the whole program', () => {
   it('stops for a wait, turns back only from rest, and keeps each axis’s own limits', () => {
     const { plan } = planned('G1 F6000 X50\nG4 P0.5\nX100\nX0')
     expect([plan.exit[0], plan.entry[2], plan.exit[2], plan.seconds[1]]).toEqual([0, 0, 0, 0.5])
-    const slowY: Limits = { ...limits(), y: { speed: 10, acceleration: 100 } }
+    const fast = { speed: 300, acceleration: 1000 }
+    const slowY = axisLimits({ x: fast, y: { speed: 10, acceleration: 100 }, z: fast }, 0.01)
     expect(planned('G0 X30 Y40', slowY).plan.peak[0]).toBeCloseTo(12.5, 9) // 10 mm/s along Y at 0.8 of the way
   })
 
@@ -90,7 +91,18 @@ describe('limits (property-based, seed 31)', () => {
     fc.constant('G4 P0.1'),
   )
   const axis = fc.record({ speed: fc.integer({ min: 1, max: 500 }), acceleration: fc.integer({ min: 10, max: 5000 }) })
-  const machine = fc.record({ x: axis, y: axis, z: axis, deviation: fc.constantFrom(0, 0.005, 0.05) })
+  const deviation = fc.constantFrom(0, 0.005, 0.05)
+  /** Each axis its motor, or both belts crossed. */
+  const machines = fc.oneof(
+    fc.tuple(fc.record({ x: axis, y: axis, z: axis }), deviation).map(([axes, by]) => axisLimits(axes, by)),
+    fc.tuple(axis, axis, deviation).map(([a, b, by]): Limits => ({
+      motors: [
+        { name: 'a', per: [1, 1, 0], ...a },
+        { name: 'b', per: [1, -1, 0], ...b },
+      ],
+      deviation: by,
+    })),
+  )
 
   /** Speed of an axis at a moment, from the trapezoid alone. */
   function speedAt(plan: ReturnType<typeof planMoves>, i: number, share: number): number {
@@ -101,7 +113,7 @@ describe('limits (property-based, seed 31)', () => {
 
   it('no sample is above any axis limit, no speed jumps, and the way adds up', () => {
     fc.assert(
-      fc.property(fc.array(line, { minLength: 1, maxLength: 30 }), machine, (lines, by) => {
+      fc.property(fc.array(line, { minLength: 1, maxLength: 30 }), machines, (lines, by) => {
         const { moves, plan } = planned(`F3000\n${lines.join('\n')}`, by)
         expect(provePlan(moves, plan, by)).toEqual([])
         for (let i = 0; i < plan.count; i++) {
@@ -111,8 +123,11 @@ describe('limits (property-based, seed 31)', () => {
           const way = (speeds.reduce((sum, it) => sum + it, 0) / samples) * plan.seconds[i]!
           expect(way / plan.length[i]!).toBeGreaterThan(0.97)
           expect(way / plan.length[i]!).toBeLessThan(1.03)
-          const most = Math.hypot(by.x.speed, by.y.speed, by.z.speed)
-          expect(Math.max(...speeds)).toBeLessThanOrEqual(most * (1 + 1e-9))
+          for (const { per, speed } of moves.kind[i] === MOVE.feed ? by.motors : []) {
+            const [dx, dy, dz] = [moves.x, moves.y, moves.z].map((it) => it[i]! - (i > 0 ? it[i - 1]! : 0))
+            const gone = Math.abs(per[0] * dx! + per[1] * dy! + per[2] * dz!) / plan.length[i]!
+            expect(Math.max(...speeds) * gone).toBeLessThanOrEqual(speed * (1 + 1e-9))
+          }
         }
       }),
       { seed: 31, numRuns: 300 },
@@ -123,7 +138,7 @@ describe('limits (property-based, seed 31)', () => {
     const { moves, plan } = planned('G1 X100 F3000')
     plan.peak[0] = 400
     plan.acceleration[0] = 5000
-    expect(provePlan(moves, plan, limits()).map((it) => `${it.what} ${it.axis}`)).toEqual(['speed x', 'acceleration x'])
+    expect(provePlan(moves, plan, limits()).map((it) => `${it.what} ${it.motor}`)).toEqual(['speed x', 'acceleration x'])
   })
 })
 
@@ -151,6 +166,17 @@ describe('what a program will do', () => {
     ])
     const off = Array.from(drawing.x, (x, i) => (i < 2 ? 0 : Math.abs(Math.hypot(x - 20, drawing.y[i]!) - 10)))
     expect(Math.max(...off)).toBeLessThan(1e-4)
+  })
+
+  it('boxes an arc exactly: the quarter points of its circle, and no others (geometry)', () => {
+    const start = { x: 100 + 80 * Math.cos(0.4), y: 50 + 80 * Math.sin(0.4) }
+    const end = { x: 100 + 80 * Math.cos(2.9), y: 50 + 80 * Math.sin(2.9) }
+    const at = ({ x, y }: { x: number; y: number }): string => `X${x.toFixed(9)} Y${y.toFixed(9)}`
+    const arc = `G0 ${at(start)}\nM3 S1 G3 ${at(end)} I${(100 - start.x).toFixed(9)} J${(50 - start.y).toFixed(9)} F600\nM2`
+    const { burntBounds } = surveyProgram(arc, null)
+    expect(burntBounds?.maxY).toBeCloseTo(130, 8)
+    expect(burntBounds?.minX).toBeCloseTo(end.x, 8)
+    expect(burntBounds?.maxX).toBeCloseTo(start.x, 8)
   })
 
   it.each([

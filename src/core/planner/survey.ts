@@ -1,4 +1,4 @@
-import { MOVE, PLANE_AXES, readProgram, SPINDLE, type Moves, type Program, type ReadOptions } from '../gcode'
+import { MOVE, PLANE_AXES, readProgram, SPINDLE, sweptAngle, type Moves, type Program, type ReadOptions } from '../gcode'
 import type { Finding } from '../units'
 import { pathsOf } from './geometry'
 import { planMoves, type Limits, type TimedPlan } from './plan'
@@ -115,34 +115,72 @@ function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, numb
 
 type Point = readonly [number, number, number]
 
-/** Points of an arc between its ends, close enough that chords stand for it; none for a straight move. */
-function* extremes(moves: Moves, i: number, from: Point): Generator<Point> {
+/** An arc by its angle: where it starts, how far it goes and which way. */
+interface Arc {
+  readonly a: 0 | 1 | 2
+  readonly b: 0 | 1 | 2
+  readonly ca: number
+  readonly cb: number
+  readonly radius: number
+  readonly start: number
+  readonly swept: number
+  readonly way: 1 | -1
+  /** The place at a share 0…1 of the angle. */
+  readonly at: (share: number) => Point
+}
+
+/** The arc of a move; null for a straight one. */
+function arcOf(moves: Moves, i: number, from: Point): Arc | null {
   const kind = moves.kind[i]
-  if (kind !== MOVE.clockwise && kind !== MOVE.counterClockwise) return
-  const plane = moves.plane[i] as 17 | 18 | 19
-  const [a, b] = PLANE_AXES[plane]
+  if (kind !== MOVE.clockwise && kind !== MOVE.counterClockwise) return null
+  const [a, b] = PLANE_AXES[moves.plane[i] as 17 | 18 | 19]
   const third = (3 - a - b) as 0 | 1 | 2
   const to: Point = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
   const [ca, cb] = [moves.centreA[i] as number, moves.centreB[i] as number]
   const way = kind === MOVE.clockwise ? -1 : 1
   const start = Math.atan2(from[b] - cb, from[a] - ca)
-  const end = Math.atan2(to[b] - cb, to[a] - ca)
-  const turn = 2 * Math.PI
-  const raw = ((((end - start) * way) % turn) + turn) % turn
-  const swept = raw < 1e-9 ? turn : raw
+  const swept = sweptAngle([from[a], from[b]], [to[a], to[b]], [ca, cb], way === -1)
   const radius = Math.hypot(from[a] - ca, from[b] - cb)
+  const at = (share: number): Point => {
+    const angle = start + way * swept * share
+    const point: [number, number, number] = [0, 0, 0]
+    point[a] = ca + radius * Math.cos(angle)
+    point[b] = cb + radius * Math.sin(angle)
+    point[third] = from[third] + (to[third] - from[third]) * share
+    return point
+  }
+  return { a, b, ca, cb, radius, start, swept, way, at }
+}
+
+/**
+ * Places where an arc goes furthest along an axis of its plane: the quarter points of its circle that it passes, exact.
+ * Source: derivative of the circle; none for a straight move.
+ */
+function* extremes(moves: Moves, i: number, from: Point): Generator<Point> {
+  const arc = arcOf(moves, i, from)
+  if (arc === null) return
+  const { a, b, ca, cb, radius, start, swept, way } = arc
+  for (const quarter of [0, 1, 2, 3]) {
+    const turn = 2 * Math.PI
+    const angle = (((((quarter * Math.PI) / 2 - start) * way) % turn) + turn) % turn
+    if (angle >= swept) continue
+    const point: [number, number, number] = [...arc.at(angle / swept)]
+    point[a] = ca + radius * ([1, 0, -1, 0][quarter] as number)
+    point[b] = cb + radius * ([0, 1, 0, -1][quarter] as number)
+    yield point
+  }
+}
+
+/** Points of an arc between its ends, close enough that chords stand for it on a drawing; none for a straight move. */
+function* chordsOf(moves: Moves, i: number, from: Point): Generator<Point> {
+  const arc = arcOf(moves, i, from)
+  if (arc === null) return
+  const { swept, radius } = arc
   const chords = Math.min(
     720,
     Math.max(8, Math.ceil(swept / (2 * Math.acos(Math.max(0, 1 - CHORD_ERROR / Math.max(radius, CHORD_ERROR)))))),
   )
-  for (let k = 1; k < chords; k++) {
-    const angle = start + (way * swept * k) / chords
-    const point: [number, number, number] = [0, 0, 0]
-    point[a] = ca + radius * Math.cos(angle)
-    point[b] = cb + radius * Math.sin(angle)
-    point[third] = from[third] + ((to[third] - from[third]) * k) / chords
-    yield point
-  }
+  for (let k = 1; k < chords; k++) yield arc.at(k / chords)
 }
 
 function drawingOf(moves: Moves): Drawing {
@@ -159,7 +197,7 @@ function drawingOf(moves: Moves): Drawing {
   }
   for (let i = 0; i < moves.count; i++) {
     const lit = isLit(moves, i) ? 1 : 0
-    for (const [x, y] of extremes(moves, i, from)) add(x, y, lit)
+    for (const [x, y] of chordsOf(moves, i, from)) add(x, y, lit)
     from = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
     add(from[0], from[1], lit)
   }

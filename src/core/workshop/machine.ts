@@ -1,6 +1,6 @@
 import { writeSaid, type Said } from '../controller'
 import { MOVE, readProgram, SPINDLE, type Moves } from '../gcode'
-import { planMoves, type TimedPlan } from '../planner'
+import { axisLimits, planMoves, type TimedPlan } from '../planner'
 import type { Mark } from './calipers'
 import { drawHidden, type Hidden, type StandInSpec } from './hidden'
 
@@ -131,7 +131,7 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
     }
     const axis = (name: Axis) => ({ speed: setting(`${name}/speed`), acceleration: setting(`${name}/acceleration`) })
     const still = { speed: 1e6, acceleration: 1e6 }
-    const plan = planMoves(moves, { x: axis('x'), y: axis('y'), z: still, deviation: DEVIATION })
+    const plan = planMoves(moves, axisLimits({ x: axis('x'), y: axis('y'), z: still }, DEVIATION))
     tell({ kind: 'yes', id: asking })
     job = { moves, plan, next: 0, spent: 0, elapsed: 0 }
   }

@@ -5,13 +5,15 @@ import {
   rampPowers,
   rampSteps,
   readingDefs,
+  roundedRun,
   scaleRunSteps,
   type ReadingDef,
   type RunPlan,
+  type RunShape,
   type ScaleRun,
 } from '../core/calibrate'
 import { axisIds, benchFactSpec, cardOf, type Bench } from '../core/document'
-import { writeProgram, type Step } from '../core/gcode'
+import { asCommanded, writeProgram, type Step } from '../core/gcode'
 import { smallestStep, steps } from '../core/motion'
 import { refused, type Finding, type Outcome } from '../core/units'
 import { editBench, setFact, useBenchStore } from './benchStore'
@@ -50,7 +52,7 @@ export function planRun(bench: Bench, instrumentId: string): Outcome<RunPlan> {
   if (numbers.startX === null || numbers.startY === null || wanted === null) {
     return refused('not-known', 'Enter where the marks begin and how true the size is wanted.')
   }
-  return planScaleRun({
+  const plan = planScaleRun({
     origin: { x: numbers.startX, y: numbers.startY },
     travel: { x: travelX, y: travelY },
     step: { x: stepX, y: stepY },
@@ -58,6 +60,23 @@ export function planRun(bench: Bench, instrumentId: string): Outcome<RunPlan> {
     instrument: { ...instrument, uScale: standardUncertainty(instrument.scale.doubt) },
     system: bench.units,
   })
+  return plan.ok ? { ...plan, value: { ...plan.value, shape: asPrinted(plan.value.shape, bench) } } : plan
+}
+
+/** A run with its marks where the output card's decimals put them. */
+function asPrinted(shape: RunShape, bench: Bench): RunShape {
+  return roundedRun(shape, (mm) => asCommanded(mm, bench.output.card))
+}
+
+/** Why a run can no longer be burnt as it is laid out, or null: the output card rounds its marks to other places now. */
+export function roundedAway(run: RunShape, bench: Bench): Finding | null {
+  const now = asPrinted(run, bench)
+  const places = ({ origin, ticks, corner }: RunShape): readonly number[] =>
+    [origin, ticks.x, ticks.y, corner].flatMap((it: Readonly<Record<string, number>>) => Object.values(it))
+  const then = places(run)
+  if (places(now).every((it, i) => Math.abs(it - (then[i] ?? Number.NaN)) < 1e-6)) return null
+  const message = `The output card now writes ${bench.output.card.decimals} decimals in ${bench.output.card.units}, and this run's marks do not lie on them. Burn a new run; its marks are laid out for the card.`
+  return { code: 'rounded-away', severity: 'error', message }
 }
 
 /** Makes a run as planned, with what is in force now. @returns Its id, or what stands in the way. */

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { lusolve, matrix, multiply, transpose } from 'mathjs'
 import { linearRegression } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
+import { asCommanded, MOVE, PLAIN_CARD, readProgram, writeProgram } from '../gcode'
 import {
   calibratedSteps,
   checkReadings,
@@ -13,6 +14,7 @@ import {
   rampPowers,
   reachOf,
   readingDefs,
+  roundedRun,
   scaleRunSteps,
   spanNeeded,
   strokesOf,
@@ -84,6 +86,8 @@ describe('a line with an intercept for each way of reading', () => {
   })
 })
 
+const spans = { short: 15, middle: 61, long: 118.3 }
+
 describe('a planned run', () => {
   const calipers = { name: 'Calipers', min: 0, max: 150, u: 0.02, uScale: 0.0005 / Math.sqrt(3) }
   const wish: RunWish = {
@@ -147,6 +151,24 @@ describe('a planned run', () => {
       expect(rapids[2 * i + 1]).toMatchObject({ x: x0, y: y0 })
     })
     expect(steps.filter((it) => it.kind === 'line')).toHaveLength(strokes.length)
+  })
+
+  it.each([
+    ['mm', 1],
+    ['mm', 3],
+    ['inch', 2],
+    ['inch', 3],
+  ] as const)('stands where the rounded program burns it: %s, %d decimals', (units, decimals) => {
+    const card = { ...PLAIN_CARD, units, decimals }
+    const asked = { origin: { x: 10.13, y: 12.77 }, ticks: { x: spans, y: spans }, repeats: 2, corner: { x: 90.3, y: 77.7 } }
+    const shape = roundedRun(asked, (mm) => asCommanded(mm, card))
+    const written = writeProgram(scaleRunSteps(shape, 0.5, 10), card)
+    const { moves } = readProgram(written.ok ? written.value : '')
+    const burnt = Array.from(moves.kind, (kind, i) => (kind === MOVE.feed ? i : -1)).filter((i) => i >= 0)
+    strokesOf(shape).forEach(({ label, marks, x0, y0 }, k) => {
+      const commanded = (marks === 'x' ? moves.x : moves.y)[burnt[k] ?? -1]
+      expect(commanded, label).toBeCloseTo(marks === 'x' ? x0 : y0, 9)
+    })
   })
 
   it('ramps from the sighting power upwards, each line the same share above the one before', () => {

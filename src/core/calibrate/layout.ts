@@ -142,3 +142,23 @@ export function reachOf({ origin, ticks, corner }: RunShape): {
     maxY: origin.y + Math.max(ticks.y.long, corner.y) + over,
   }
 }
+
+/**
+ * A run as a program through a card really commands it: every mark where its rounded coordinates are.
+ * @param round The coordinate that is commanded for one that is wanted, mm (`asCommanded` of gcode, with the card).
+ */
+export function roundedRun({ origin, ticks, repeats, corner }: RunShape, round: (mm: number) => number): RunShape {
+  const from = { x: round(origin.x), y: round(origin.y) }
+  const place = (axis: 'x' | 'y', at: number): number => round(from[axis] + at) - from[axis]
+  const along = (axis: 'x' | 'y') => ({
+    short: place(axis, ticks[axis].short),
+    middle: place(axis, ticks[axis].middle),
+    long: place(axis, ticks[axis].long),
+  })
+  return {
+    origin: from,
+    ticks: { x: along('x'), y: along('y') },
+    repeats,
+    corner: { x: place('x', corner.x), y: place('y', corner.y) },
+  }
+}

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { MOVE, PLAIN_CARD, readCard, readProgram, writeProgram, type Step } from '.'
+import { surveyProgram } from '../planner'
 
 const codes = (text: string) =>
   readProgram(text)
@@ -21,6 +22,15 @@ describe('lines', () => {
     expect(ends('G0 X1 (a move) Y2 ; and on')).toEqual([[1, 2, 0]])
     expect(ends('/G0 X1\nG0 X2')).toEqual([[2, 0, 0]])
     expect(readProgram('/G0 X1\nG0 X2', { deletable: true }).moves.count).toBe(2)
+  })
+
+  it('takes a byte-order mark for nothing and a lone carriage return for the end of a line', () => {
+    expect(ends('\uFEFFG0 X1\rG0 X2\r\nG0 X3\nM2')).toEqual([
+      [1, 0, 0],
+      [2, 0, 0],
+      [3, 0, 0],
+    ])
+    expect(codes('\uFEFFG0 X1\rM2')).toEqual([])
   })
 
   it('ends at M2, M30 or the second %, and says so where there is no end', () => {
@@ -190,6 +200,98 @@ describe('writing through an output card', () => {
     const lines = written.ok ? written.value.trim().split('\n') : []
     expect(lines.filter((it) => /M[35]/.test(it))).toEqual(['M5', 'M3 S1000', 'M5'])
     expect(lines.at(-1)).toBe('M2')
+  })
+})
+
+describe('arcs through an output card (seed 23)', () => {
+  const coordinate = fc.double({ min: -200, max: 200, noNaN: true })
+  const arcStep = fc
+    .record({
+      plane: fc.constantFrom(17 as const, 18 as const, 19 as const),
+      centre: fc.tuple(coordinate, coordinate, coordinate),
+      radius: fc.double({ min: 0.01, max: 150, noNaN: true }),
+      start: fc.double({ min: -4, max: 4, noNaN: true }),
+      swept: fc.oneof(fc.double({ min: 1e-4, max: 6.28, noNaN: true }), fc.constantFrom(2 * Math.PI, Math.PI, 1e-6, 6.2831)),
+      clockwise: fc.boolean(),
+    })
+    .map(({ plane, centre, radius, start, swept, clockwise }) => {
+      const [a, b] = plane === 17 ? [0, 1] : plane === 18 ? [2, 0] : [1, 2]
+      const at = (angle: number) => {
+        const point: [number, number, number] = [...centre]
+        point[a] = centre[a]! + radius * Math.cos(angle)
+        point[b] = centre[b]! + radius * Math.sin(angle)
+        return { x: point[0], y: point[1], z: point[2] }
+      }
+      const whole = swept === 2 * Math.PI
+      const end = whole ? at(start) : at(start + (clockwise ? -swept : swept))
+      const [centreX, centreY, centreZ] = centre
+      const begin: Step = { kind: 'rapid', ...at(start) }
+      const arc: Step = { kind: 'arc', ...end, plane, centreX, centreY, centreZ, clockwise, feed: 20, power: 1 }
+      return { begin, arc, length: radius * swept }
+    })
+
+  it('never writes one that the reader refuses, and none that goes another way round', () => {
+    fc.assert(
+      fc.property(
+        arcStep,
+        fc.integer({ min: 1, max: 6 }),
+        fc.constantFrom('mm' as const, 'inch' as const),
+        ({ begin, arc, length }, decimals, units) => {
+          const written = writeProgram([begin, arc], { ...PLAIN_CARD, decimals, units })
+          const { moves, findings } = readProgram(written.ok ? written.value : 'not written')
+          expect(findings.filter((it) => it.severity === 'error')).toEqual([])
+          const { burntLength } = surveyProgram(written.ok ? written.value : '', null)
+          const grid = 10 ** -decimals * (units === 'mm' ? 1 : 25.4)
+          // Short lines on a coarse grid zigzag; an arc that were read the other way round is longer or shorter by far.
+          expect(Math.abs(burntLength - length)).toBeLessThan(0.35 * length + 8 * grid)
+          expect(moves.count).toBeGreaterThan(0)
+        },
+      ),
+      { seed: 23, numRuns: 1500 },
+    )
+  })
+
+  it('keeps an arc wherever its decimals allow, and says where they do not', () => {
+    const quarter: Step[] = [
+      { kind: 'rapid', x: 10, y: 0 },
+      { kind: 'arc', x: 7.0710678, y: 7.0710678, centreX: 0, centreY: 0, clockwise: false, feed: 20, power: 1 },
+    ]
+    const kinds = (decimals: number) => {
+      const written = writeProgram(quarter, { ...PLAIN_CARD, decimals })
+      return [written.ok && written.value.includes('G3'), written.findings.map((it) => it.code)]
+    }
+    expect(kinds(3)).toEqual([true, []])
+    expect(kinds(1)).toEqual([false, ['arc-as-lines']])
+  })
+
+  it('in inches accepts radii that differ by 0.0002 in and not by more (NISTIR 6556, 3.5.3, from memory)', () => {
+    const arc = (j: string) => `G20 G0 X0 Y0\nG2 X1 Y0 I.5 J${j} F10\nM2`
+    expect(codes(arc('0'))).toEqual([])
+    const off = (end: string) => codes(`G20 G0 X0 Y0\nG2 X${end} Y0 I.5 J0 F10\nM2`)
+    expect([off('1.00019'), off('1.00021')]).toEqual([[], ['arc']])
+    expect(codes('G21 G0 X0 Y0\nG2 X10.0021 Y0 I5 J0 F10\nM2')).toEqual(['arc'])
+  })
+})
+
+describe('words that nothing uses (NISTIR 6556, from memory)', () => {
+  it.each([
+    ['R beside I or J', 'G2 X10 R5 I5 F60'],
+    ['K in the XY plane', 'G17 G2 X10 I5 K1 F60'],
+    ['J in the ZX plane', 'G18 G2 X10 I5 J1 F60'],
+    ['I with a straight move', 'G1 X10 I5 F60'],
+    ['J with a rapid move', 'G0 X10 J5'],
+    ['P without a wait', 'G1 X10 P2 F60'],
+    ['R with a straight move', 'G1 X10 R2 F60'],
+    ['I on a line of its own', 'G2 X10 I5 F60\nI5'],
+    ['R in a line that sets the feed', 'F60 R3'],
+  ])('%s', (_, program) => {
+    expect(codes(`${program}\nM2`)).toEqual(['no-use'])
+  })
+
+  it('a move and G92 on one line would both take the coordinates; clearing the offset takes none', () => {
+    expect(codes('F60 G1 G92 X5\nM2')).toEqual(['no-use'])
+    expect(ends('F60 G92 X5\nG1 G92.1 X7\nM2')).toEqual([[7, 0, 0]])
+    expect(codes('G92 X5\nM2')).toEqual([])
   })
 })
 

@@ -85,7 +85,8 @@ export function readProgram(text: string, options: ReadOptions = {}): Program {
     if (lines % PROGRESS_EVERY === 0 && options.onProgress?.(lines) === false) break
     if (block.percent) ended = ++percents === 2
     else if (block.count > 0 && !block.broken && (!block.deletable || options.deletable === true)) {
-      if (sortWords(block, words, found)) ended = carryOut(block, words, modal, moves, found)
+      if (sortWords(block, words, found) && haveUse(block, words, modal, found))
+        ended = carryOut(block, words, modal, moves, found)
     }
   }
   if (!ended && lines > 0) found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
@@ -223,6 +224,35 @@ function twice(letter: number, value: number, column: number, group: Group, bloc
   found.report('error', 'group-twice', message, block.line, column)
 }
 
+/** Checks that every number on a line has a word that uses it. @returns Whether the line may be carried out. */
+function haveUse(block: Block, words: Words, modal: Modal, found: Gathered): boolean {
+  const { value, code, dwell: waits, offset } = words
+  const has = (letter: number): boolean => value[letter] === value[letter]
+  const named = code[MOTION] as number
+  const offsets = offset === 920 && named !== NONE && named !== 800
+  if (!has(W_I) && !has(W_J) && !has(W_K) && !has(W_R) && !has(W_P) && !offsets) return true
+  const before = found.errors
+  const say = (letter: number, why: string): void => found.report('error', 'no-use', why, block.line, words.column[letter] || 1)
+  const motion = named === NONE ? modal.motion : named
+  const moves = offset !== 920 && (has(A_X) || has(A_Y) || has(A_Z) || named !== NONE)
+  const arc = moves && (motion === 20 || motion === 30)
+  const plane = code[PLANE] === NONE ? modal.plane : (code[PLANE] as number) / 10
+  const across = plane === 17 ? W_K : plane === 18 ? W_J : W_I
+  for (const letter of [W_I, W_J, W_K]) {
+    if (!has(letter)) continue
+    const name = String.fromCharCode(letter)
+    if (!arc) say(letter, `${name} has no use here: it belongs to an arc (G2 or G3). Take it away, or write the arc.`)
+    else if (letter === across)
+      say(letter, `${name} has no use in the plane in force (G${plane}). Take it away, or choose the plane.`)
+  }
+  if (has(W_R) && !arc) say(W_R, 'R has no use here: it belongs to an arc (G2 or G3). Take it away, or write the arc.')
+  if (has(W_R) && arc && (has(W_I) || has(W_J) || has(W_K)))
+    say(W_R, 'R and a centre by I, J or K stand on one line. Keep one of the two.')
+  if (has(W_P) && !waits) say(W_P, 'P has no use here: it belongs to a wait (G4). Take it away, or write G4.')
+  if (offsets) say(A_X, 'G92 and a move would both use X, Y and Z. Put G92 on a line of its own.')
+  return found.errors === before
+}
+
 /** Carries out a line in the standard's order. @returns Whether it ended the program. */
 function carryOut(block: Block, words: Words, modal: Modal, moves: MoveWriter, found: Gathered): boolean {
   const { value, code } = words
@@ -241,7 +271,7 @@ function carryOut(block: Block, words: Words, modal: Modal, moves: MoveWriter, f
   if (words.offset !== NONE) setOffset(block, words, modal, found)
   const motion = code[MOTION] as number
   if (motion !== NONE) modal.motion = motion
-  if (words.offset === NONE) move(block, words, modal, moves, found, motion !== NONE)
+  if (words.offset !== 920) move(block, words, modal, moves, found, motion !== NONE)
   const stop = code[STOP] as number
   return stop === 20 || stop === 300
 }

@@ -56,11 +56,13 @@ export interface Scanner {
 /**
  * A scanner of RS274/NGC lines. Blanks may stand anywhere outside comments, inside numbers too; case is free; comments
  * stand in `( )` or, beyond the standard, behind `;` (common practice); `/` first marks a line that may be skipped.
- * @param text The whole program. @param found Hears every finding with line and column; nothing is skipped in silence.
+ * @param given The whole program; a byte-order mark at its beginning is no part of it, and a lone carriage return ends a line.
+ * @param found Hears every finding with line and column; nothing is skipped in silence.
  * Source: NISTIR 6556, 3.3 (from memory). The number reader is exact: digits are gathered as an integer under 2⁵³ and
  * divided once by a power of ten up to 10²², which IEEE 754 rounds correctly.
  */
-export function scanner(text: string, found: Gathered): Scanner {
+export function scanner(given: string, found: Gathered): Scanner {
+  const text = withLineFeeds(given)
   const { length } = text
   let at = 0
   let line = 0
@@ -226,4 +228,10 @@ export function scanner(text: string, found: Gathered): Scanner {
   }
 
   return { next }
+}
+
+/** The text without its byte-order mark, each lone carriage return a line feed. */
+function withLineFeeds(text: string): string {
+  const bare = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text
+  return /\r(?!\n)/.test(bare) ? bare.replace(/\r(?!\n)/g, '\n') : bare
 }

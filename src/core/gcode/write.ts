@@ -1,39 +1,108 @@
-import { accepted, assertNever, type Outcome } from '../units'
+import { accepted, assertNever, type Finding, type Outcome } from '../units'
+import { arcCentre, PLANE_AXES, sweptAngle } from './arc'
 import { readCard, type OutputCard } from './card'
 
-/** What a program is made of. Lengths in mm, speeds in mm/s, power as a share of full power. */
+/** What a program is made of. Lengths in mm, speeds in mm/s, power as a share of full power; a z that is not given stays. */
 export type Step =
-  | { readonly kind: 'rapid'; readonly x: number; readonly y: number }
-  | { readonly kind: 'line'; readonly x: number; readonly y: number; readonly feed: number; readonly power: number }
+  | { readonly kind: 'rapid'; readonly x: number; readonly y: number; readonly z?: number }
   | {
-      readonly kind: 'arc'
+      readonly kind: 'line'
       readonly x: number
       readonly y: number
-      /** Centre, mm. */
-      readonly centreX: number
-      readonly centreY: number
-      readonly clockwise: boolean
+      readonly z?: number
       readonly feed: number
       readonly power: number
     }
+  | ArcStep
   | { readonly kind: 'wait'; readonly seconds: number }
   | { readonly kind: 'remark'; readonly text: string }
+
+export interface ArcStep {
+  readonly kind: 'arc'
+  readonly x: number
+  readonly y: number
+  readonly z?: number
+  /** XY where it is not given; then ZX 18 or YZ 19. */
+  readonly plane?: 17 | 18 | 19
+  /** Centre, mm; of the two axes of its plane. */
+  readonly centreX: number
+  readonly centreY: number
+  readonly centreZ?: number
+  readonly clockwise: boolean
+  readonly feed: number
+  readonly power: number
+}
+
+type Place = readonly [x: number, y: number, z: number]
 
 const MM_PER_INCH = 25.4
 
 /**
  * Writes a program through an output card. The beam is turned off before every rapid move, before every wait and at
- * the end, each time on a line of its own: within a line the standard darkens before it moves.
+ * the end, each time on a line of its own: within a line the standard darkens before it moves. Every number is what the
+ * card's decimals leave of it, counted from where the rounded program stands; an arc whose rounded ends no longer lie on
+ * one circle, or whose sense would change, is written as short lines, and said.
  * @param steps In order, from the origin. @param card As the user edited it; checked again here.
  * @returns The text with one line feed a line, or why the card cannot be used.
- * Source: NISTIR 6556, table 8 (order of execution, from memory).
+ * Source: NISTIR 6556, table 8 (order of execution) and 3.5.3 (arcs; both from memory).
  */
 export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<string> {
   const checked = readCard(card)
   if (!checked.ok) return checked
-  const unit = card.units === 'mm' ? 1 : MM_PER_INCH
-  const number = (value: number, decimals: number): string => trimmed(value.toFixed(decimals))
-  const length = (mm: number): string => number(mm / unit, card.decimals)
+  const writer = writerOf(card)
+  for (const step of steps) {
+    switch (step.kind) {
+      case 'rapid':
+        writer.setPower(0)
+        writer.straight('G0', writer.placeOf(step), '')
+        break
+      case 'line':
+        writer.setPower(step.power)
+        writer.straight('G1', writer.placeOf(step), writer.feedWord(step.feed))
+        break
+      case 'arc':
+        writer.setPower(step.power)
+        writer.arc(step)
+        break
+      case 'wait':
+        writer.setPower(0)
+        writer.lines.push(...templateLines(card.dwell.replaceAll('{seconds}', printed(step.seconds, 3))))
+        break
+      case 'remark':
+        writer.lines.push(`(${step.text.replace(/[()\n\r]/g, ' ').slice(0, 250)})`)
+        break
+      default:
+        assertNever(step)
+    }
+  }
+  const lines = [...writer.lines, ...templateLines(card.beamOff), ...templateLines(card.footer)]
+  return accepted(`${lines.join('\n')}\n`, [...checked.findings, ...chordFindings(writer.chorded(), card)])
+}
+
+function chordFindings(count: number, { decimals }: OutputCard): Finding[] {
+  if (count === 0) return []
+  const arcs = count === 1 ? 'One arc is' : `${count} arcs are`
+  const message = `${arcs} written as short lines: with ${decimals} decimals the ends would not lie on one circle. More decimals on the output card keep arcs.`
+  return [{ code: 'arc-as-lines', severity: 'warning', path: 'decimals', message }]
+}
+
+/** mm for a unit of a card's coordinates. */
+function unitOfCard({ units }: Pick<OutputCard, 'units'>): number {
+  return units === 'mm' ? 1 : MM_PER_INCH
+}
+
+/**
+ * The coordinate that a program through a card really commands.
+ * @param mm What is wanted. @returns mm, to the card's decimals in its units.
+ * Valid: any length. Source: by definition, as `writeProgram` prints it.
+ */
+export function asCommanded(mm: number, card: Pick<OutputCard, 'units' | 'decimals'>): number {
+  const unit = unitOfCard(card)
+  return Number((mm / unit).toFixed(card.decimals)) * unit
+}
+
+function writerOf(card: OutputCard) {
+  const unit = unitOfCard(card)
   const lines: string[] = [
     card.units === 'mm' ? 'G21' : 'G20',
     'G90',
@@ -42,56 +111,133 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
     ...templateLines(card.beamOff),
     ...templateLines(card.header),
   ]
-  const state = { x: 0, y: 0, feed: '', power: 0 }
+  const state = { place: [0, 0, 0] as Place, wanted: [0, 0, 0] as Place, feed: '', power: 0, plane: 17, chorded: 0 }
+  /** As printed: the number that a reader takes from it. */
+  const length = (mm: number): string => printed(mm / unit, card.decimals)
+  const read = (mm: number): number => Number(length(mm)) * unit
 
-  const setPower = (power: number): void => {
+  function setPower(power: number): void {
     if (power === state.power) return
     state.power = power
-    lines.push(
-      ...templateLines(
-        power === 0 ? card.beamOff : card.beamOn.replaceAll('{power}', number(power * card.fullPower, card.powerDecimals)),
-      ),
-    )
+    const on = card.beamOn.replaceAll('{power}', printed(power * card.fullPower, card.powerDecimals))
+    lines.push(...templateLines(power === 0 ? card.beamOff : on))
   }
-  const feedWord = (feed: number): string => {
-    const word = ` F${number((feed * 60) / unit, Math.max(0, card.decimals - 1))}`
+
+  function feedWord(feed: number): string {
+    const word = ` F${printed((feed * 60) / unit, Math.max(0, card.decimals - 1))}`
     if (word === state.feed) return ''
     state.feed = word
     return word
   }
-  for (const step of steps) {
-    switch (step.kind) {
-      case 'rapid':
-        setPower(0)
-        lines.push(`G0 X${length(step.x)} Y${length(step.y)}`)
-        break
-      case 'line':
-        setPower(step.power)
-        lines.push(`G1 X${length(step.x)} Y${length(step.y)}${feedWord(step.feed)}`)
-        break
-      case 'arc':
-        setPower(step.power)
-        lines.push(
-          `${step.clockwise ? 'G2' : 'G3'} X${length(step.x)} Y${length(step.y)} I${length(step.centreX - state.x)} J${length(step.centreY - state.y)}${feedWord(step.feed)}`,
-        )
-        break
-      case 'wait':
-        setPower(0)
-        lines.push(...templateLines(card.dwell.replaceAll('{seconds}', number(step.seconds, 3))))
-        break
-      case 'remark':
-        lines.push(`(${step.text.replace(/[()\n\r]/g, ' ').slice(0, 250)})`)
-        break
-      default:
-        assertNever(step)
-    }
-    if ('x' in step) {
-      state.x = step.x
-      state.y = step.y
-    }
+
+  /** Where a step is to end, as wanted; what is printed of it is rounded. */
+  function placeOf({ x, y, z }: { readonly x: number; readonly y: number; readonly z?: number }): Place {
+    return [x, y, z ?? state.wanted[2]]
   }
-  lines.push(...templateLines(card.beamOff), ...templateLines(card.footer))
-  return accepted(`${lines.join('\n')}\n`, checked.findings)
+
+  function rounded([x, y, z]: Place): Place {
+    return [read(x), read(y), read(z)]
+  }
+
+  function axesTo(to: Place): string {
+    const z = to[2] === state.place[2] ? '' : ` Z${length(to[2])}`
+    return ` X${length(to[0])} Y${length(to[1])}${z}`
+  }
+
+  function straight(word: 'G0' | 'G1', wanted: Place, feed: string): void {
+    const to = rounded(wanted)
+    lines.push(`${word}${axesTo(to)}${feed}`)
+    state.place = to
+    state.wanted = wanted
+  }
+
+  function arc(step: ArcStep): void {
+    const wanted: ArcEnds = {
+      from: state.wanted,
+      to: placeOf(step),
+      centre: [step.centreX, step.centreY, step.centreZ ?? state.wanted[2]],
+      plane: step.plane ?? 17,
+      clockwise: step.clockwise,
+    }
+    const [a, b] = PLANE_AXES[wanted.plane]
+    const offset = (axis: 0 | 1 | 2): string => length(wanted.centre[axis] - state.place[axis])
+    const [da, db] = [offset(a), offset(b)]
+    const to = rounded(wanted.to)
+    if (!staysArc(wanted, state.place, to, [Number(da), Number(db)], unit)) {
+      state.chorded++
+      for (const point of chords(wanted, Math.max(10 ** -card.decimals * unit, 0.004) / 2)) {
+        const moves = rounded(point).some((it, i) => it !== state.place[i])
+        if (moves) straight('G1', point, feedWord(step.feed))
+      }
+      state.wanted = wanted.to
+      return
+    }
+    if (wanted.plane !== state.plane) lines.push(`G${wanted.plane}`)
+    state.plane = wanted.plane
+    lines.push(
+      `${step.clockwise ? 'G2' : 'G3'}${axesTo(to)} ${'IJK'.charAt(a)}${da} ${'IJK'.charAt(b)}${db}${feedWord(step.feed)}`,
+    )
+    state.place = to
+    state.wanted = wanted.to
+  }
+
+  return { lines, setPower, feedWord, placeOf, straight, arc, chorded: () => state.chorded }
+}
+
+interface ArcEnds {
+  readonly from: Place
+  readonly to: Place
+  readonly centre: Place
+  readonly plane: 17 | 18 | 19
+  readonly clockwise: boolean
+}
+
+/** Whether what is printed of an arc is read as that arc: its ends on one circle, and about as far round. */
+function staysArc(wanted: ArcEnds, from: Place, to: Place, [da, db]: readonly [number, number], unit: number): boolean {
+  const { plane, clockwise } = wanted
+  const [a, b] = PLANE_AXES[plane]
+  const words = { i: Number.NaN, j: Number.NaN, k: Number.NaN, r: Number.NaN }
+  const letters = ['i', 'j', 'k'] as const
+  words[letters[a]] = da
+  words[letters[b]] = db
+  const centre = arcCentre({ plane, clockwise, from, to, unit }, words)
+  if (typeof centre === 'string') return false
+  const read = sweptAngle([from[a], from[b]], [to[a], to[b]], centre, clockwise)
+  return Math.abs(read - sweptOf(wanted)) < Math.PI / 4
+}
+
+function sweptOf({ from, to, centre, plane, clockwise }: ArcEnds): number {
+  const [a, b] = PLANE_AXES[plane]
+  return sweptAngle([from[a], from[b]], [to[a], to[b]], [centre[a], centre[b]], clockwise)
+}
+
+/** Points along an arc, its end last, so that chords keep within a distance of it. */
+function* chords(wanted: ArcEnds, within: number): Generator<Place> {
+  const { from, to, centre, plane, clockwise } = wanted
+  const [a, b] = PLANE_AXES[plane]
+  const third = (3 - a - b) as 0 | 1 | 2
+  const [ca, cb] = [centre[a], centre[b]]
+  const radius = Math.hypot(from[a] - ca, from[b] - cb)
+  const swept = sweptOf(wanted)
+  const start = Math.atan2(from[b] - cb, from[a] - ca)
+  const count = Math.max(1, Math.ceil(swept / (2 * Math.acos(Math.max(0, 1 - within / Math.max(radius, within))))))
+  for (let k = 1; k < count; k++) {
+    const share = k / count
+    const angle = start + (clockwise ? -1 : 1) * swept * share
+    const point: [number, number, number] = [0, 0, 0]
+    point[a] = ca + radius * Math.cos(angle)
+    point[b] = cb + radius * Math.sin(angle)
+    point[third] = from[third] + (to[third] - from[third]) * share
+    yield point
+  }
+  yield to
+}
+
+/** To a number of decimals, without zeros at the end, and never −0. */
+function printed(value: number, decimals: number): string {
+  const text = value.toFixed(decimals)
+  const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text
+  return short === '-0' ? '0' : short
 }
 
 function templateLines(template: string): string[] {
@@ -99,10 +245,4 @@ function templateLines(template: string): string[] {
     .split('\n')
     .map((it) => it.trim())
     .filter((it) => it !== '')
-}
-
-/** Without zeros at the end, and never −0. */
-function trimmed(text: string): string {
-  const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text
-  return short === '-0' ? '0' : short
 }

@@ -11,6 +11,7 @@ import {
   enterReading,
   readingPath,
   readRun,
+  roundedAway,
   stopEditing,
   unapplyRun,
   useMachine,
@@ -50,13 +51,7 @@ export function Readings({ bench, runId }: { readonly bench: Bench; readonly run
       </div>
       <details className="no-print mt-3 text-[13px]">
         <summary className="cursor-pointer text-second">This run once more: its program, or throw it away</summary>
-        <HandOut
-          name="scale run"
-          steps={scaleRunSteps(run, run.power, run.speed)}
-          bench={bench}
-          prepare={() => ({ ok: true, value: runId, findings: [] })}
-          burnWords="Burn it again"
-        />
+        <BurnAgain run={run} runId={runId} bench={bench} />
         <button
           type="button"
           className="link mt-2"
@@ -154,6 +149,20 @@ function ReadingRow(props: { readonly def: ReadingDef; readonly run: ScaleRun; r
       </label>
       <Findings findings={[...findings, ...doubtful]} />
     </div>
+  )
+}
+
+function BurnAgain({ run, runId, bench }: { readonly run: ScaleRun; readonly runId: string; readonly bench: Bench }) {
+  const moved = roundedAway(run, bench)
+  if (moved !== null) return <Findings findings={[moved]} />
+  return (
+    <HandOut
+      name="scale run"
+      steps={scaleRunSteps(run, run.power, run.speed)}
+      bench={bench}
+      prepare={() => ({ ok: true, value: runId, findings: [] })}
+      burnWords="Burn it again"
+    />
   )
 }
 

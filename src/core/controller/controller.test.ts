@@ -49,6 +49,28 @@ describe('a list of settings', () => {
 })
 
 describe('bench against machine', () => {
+  it('reads a decimal comma as a point, says so, and never takes it into the key', () => {
+    const said = (text: string) => {
+      const { entries, findings } = readListing(text)
+      return [entries.map((it) => [it.key, it.text]), findings.map((it) => it.code)]
+    }
+    for (const text of [
+      'x/steps 80,41',
+      'x/steps = 80,41',
+      'x/steps: 80,41 ; as it came',
+      'x/steps,80,41',
+      '\uFEFFx/steps\t80,41',
+    ]) {
+      expect(said(text), text).toEqual([[['x/steps', '80.41']], ['decimal-comma']])
+    }
+    expect(said('axis1,80')).toEqual([[['axis1', '80']], []])
+    expect(said('travel = 1.430,5')).toEqual([[['travel', '1430.5']], ['decimal-comma']])
+    expect(said('x = 80\ry = 79')[0]).toEqual([
+      ['x', '80'],
+      ['y', '79'],
+    ])
+  })
+
   it('compares at the decimals of the list', () => {
     expect(halfLastPlace('80.41')).toBe(0.005)
     expect(settingDiffers(80.4137, '80.41', 'steps/mm')).toBe(false)

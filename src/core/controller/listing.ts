@@ -21,16 +21,17 @@ const SECTION = /^\[\s*([^\]=]+?)\s*\]$/
 /**
  * Reads a machine's list of settings in any of the usual shapes: a key and a value with `=`, `:`, a comma, a tab or a
  * blank between them, comments behind `;`, `#`, `//` or in brackets, sections in square brackets (their name and a `/`
- * go before the keys below), or JSON.
+ * go before the keys below), or JSON. A decimal comma is read as a point, and said.
  * @returns Every key with its value as it stands there, and every line that was not understood.
  */
 export function readListing(text: string): Listing {
-  const json = asJson(text)
+  const plainText = text.replace(/^\uFEFF/, '')
+  const json = asJson(plainText)
   if (json !== null) return noting(flatten(json, ''), [])
   const entries: Listed[] = []
   const findings: Finding[] = []
   let section = ''
-  text.split(/\r?\n/).forEach((raw, i) => {
+  plainText.split(/\r\n|\n|\r/).forEach((raw, i) => {
     const plain = raw.replace(COMMENT, '').trim()
     if (plain === '') return
     const named = SECTION.exec(plain)
@@ -46,17 +47,42 @@ export function readListing(text: string): Listing {
         line: i + 1,
         message: `Line ${i + 1} holds no key and value: “${plain.slice(0, 40)}”. It was left out.`,
       })
-    } else entries.push({ ...pair, key: section + pair.key, line: i + 1 })
+      return
+    }
+    const number = withPoint(pair.text)
+    if (number !== pair.text) {
+      findings.push({
+        code: 'decimal-comma',
+        severity: 'warning',
+        line: i + 1,
+        message: `Line ${i + 1}: “${pair.text}” was read as ${number}. If the comma parts two values, part them with a blank.`,
+      })
+    }
+    entries.push({ key: section + pair.key, text: number, line: i + 1 })
   })
   return noting(entries, findings)
 }
 
-/** A separator that is written wins over a blank; the value is the first word behind it, of a comma list the first part. */
+/** A number with a decimal comma, with a point in its place; anything else as it is. */
+function withPoint(text: string): string {
+  return /^[+-]?\d{1,3}(?:\.\d{3})*,\d+$|^[+-]?\d*,\d+$/.test(text) ? text.replaceAll('.', '').replace(',', '.') : text
+}
+
+/** A comma within a number: nothing but digits on both sides of it. */
+const DECIMAL_COMMA = /([\s=:,+-]\d+),(\d+)(?=\s|$)/g
+
+/**
+ * A separator that is written wins over a blank; the value is the first word behind it. A comma between digits belongs to
+ * the number; any other comma parts key, value and what follows.
+ */
 function pairOf(line: string): { key: string; text: string } | null {
-  const written = /^(.+?)\s*([=:\t,])\s*(.*)$/.exec(line)
-  const [, key = '', separator = ' ', rest = ''] = written ?? blankPair(line) ?? []
+  const shielded = line.replace(DECIMAL_COMMA, '$1\u0000$2')
+  const written = /^(.+?)\s*([=:\t,])\s*(.*)$/.exec(shielded)
+  const [, key = '', separator = ' ', rest = ''] = written ?? blankPair(shielded) ?? []
   const text = rest.trim().split(separator === ',' ? /[\s,]+/ : /\s+/)[0] ?? ''
-  return key.trim() === '' || text === '' ? null : { key: key.trim(), text: text.replace(/^["']|["',]+$/g, '') }
+  const unshielded = (part: string): string => part.replaceAll('\u0000', ',')
+  if (key.trim() === '' || text === '') return null
+  return { key: unshielded(key.trim()), text: unshielded(text).replace(/^["']|["',]+$/g, '') }
 }
 
 function blankPair(line: string): readonly string[] | null {

@@ -11,8 +11,11 @@ export interface ReadQuantity {
   readonly unit: UnitId
 }
 
+/** Fractions that are one sign: ½, ¾, ⅝. */
+const VULGAR = /[¼½¾⅐-⅞]/g
 const SPACE = /[\s\u00a0\u2009\u202f]+/g
-const NUMBER = /^[+\-−]?(?:\d[\d., ]*(?:\/\d+)?|[.,]\d+)(?:[eE][+-]?\d+(?![a-zA-Z]))?/
+/** A mixed fraction's whole may stand before it with a blank or a dash: 1 1/2, 1-1/2. */
+const NUMBER = /^[+\-−]?(?:\d+[- ]\d+\/\d+|\d[\d., ]*(?:\/\d+)?|[.,]\d+)(?:[eE][+\-−]?\d+)?/
 const PLUS_MINUS = /±|\+\/-|\+-/
 
 /**
@@ -22,7 +25,10 @@ const PLUS_MINUS = /±|\+\/-|\+-/
  * @returns The value in the core's unit, or every finding with its column; the text itself is never altered.
  */
 export function parseQuantity(text: string, quantity: Quantity, fallback: UnitId): Outcome<ReadQuantity> {
-  const plain = text.replace(SPACE, ' ').trim()
+  const plain = text
+    .replace(VULGAR, (sign) => ` ${sign.normalize('NFKD').replace('⁄', '/')}`)
+    .replace(SPACE, ' ')
+    .trim()
   if (plain === '') return refused('empty', `Nothing was typed. Type a number, with a unit if it is not ${name(fallback)}.`)
   const [main = '', doubt, ...more] = plain.split(PLUS_MINUS)
   if (more.length > 0) return refused('two-doubts', `“${plain}” has ± twice. Keep one.`)
@@ -49,10 +55,12 @@ interface Part {
 }
 
 function readPart(text: string, quantity: Quantity): Outcome<Part> {
+  const feet = quantity === 'length' ? readFeet(text) : null
+  if (feet !== null) return feet
   const match = NUMBER.exec(text)
   if (match === null)
     return refused('not-a-number', `“${text}” does not begin with a number. Type one, such as 12.5.`, { column: 1 })
-  const digits = match[0].replace(/[ .,]+$/, '')
+  const digits = match[0].trim()
   const findings: Finding[] = []
   const number = readNumber(digits, findings)
   if (number === null || !Number.isFinite(number)) {
@@ -66,10 +74,26 @@ function readPart(text: string, quantity: Quantity): Outcome<Part> {
   return unit.ok ? accepted({ number, unit: unit.value }, findings) : unit
 }
 
+const FEET = /^([+\-−]?)(\d[\d., ]*)\s*(?:'|′|’|ft\.?|foot|feet)[\s-]*(\d.*|[.,]\d.*)$/i
+
+/** Feet and inches, `1' 2 1/2"` or `1 ft 2.5 in`; null where it is something else. */
+function readFeet(text: string): Outcome<Part> | null {
+  const [, sign = '', whole = '', rest = ''] = FEET.exec(text) ?? []
+  if (whole === '') return null
+  const inches = readPart(rest, 'length')
+  if (!inches.ok) return inches
+  const findings: Finding[] = [...inches.findings]
+  const feet = readNumber(whole.trim(), findings)
+  if (feet === null || (inches.value.unit !== null && inches.value.unit !== 'in')) {
+    return refused('not-a-number', `“${text}” is not feet and inches. Type it as 1' 2 1/2" or 1 ft 2.5 in.`, { column: 1 })
+  }
+  return accepted({ number: (/[-−]/.test(sign) ? -1 : 1) * (12 * feet + inches.value.number), unit: 'in' }, findings)
+}
+
 function readNumber(text: string, findings: Finding[]): number | null {
   const sign = /^[-−]/.test(text) ? -1 : 1
   const body = text.replace(/^[+\-−]/, '')
-  const fraction = /^(?:(\d+) )?(\d+)\/(\d+)$/.exec(body)
+  const fraction = /^(?:(\d+)[- ])?(\d+)\/(\d+)$/.exec(body)
   if (fraction !== null) {
     const [, whole = '0', top, bottom] = fraction
     return Number(bottom) === 0 ? null : sign * (Number(whole) + Number(top) / Number(bottom))
@@ -86,9 +110,9 @@ function readDecimal(body: string, findings: Finding[]): number | null {
   const marks = body.split(mark === '' ? '\0' : mark).length - 1
   const other = mark === ',' ? '.' : ','
   if (marks > 1) return GROUPED.test(body) ? Number(body.replace(/[ .,]/g, '')) : null
-  const whole = mark === '' ? body : body.slice(0, lastMark)
-  const decimals = mark === '' ? '' : body.slice(lastMark + 1)
-  if (!/^\d*(?:[eE][+-]?\d+)?$/.test(decimals)) return null
+  const whole = mark === '' ? body.replace(/[eE].*$/, '') : body.slice(0, lastMark)
+  const decimals = mark === '' ? body.slice(whole.length) : body.slice(lastMark + 1)
+  if (!/^\d*(?:[eE][+\-−]?\d+)?$/.test(decimals)) return null
   if (/[ .,]/.test(whole) && !GROUPED.test(whole)) return null
   if (mark === ',' && !whole.includes(other) && /^[1-9]\d{0,2}$/.test(whole) && decimals.length === 3) {
     findings.push({
@@ -97,8 +121,8 @@ function readDecimal(body: string, findings: Finding[]): number | null {
       message: `Read as ${whole}.${decimals}. If you meant ${whole}${decimals}, type it without the comma.`,
     })
   }
-  const text = `${whole.replace(/[ .,]/g, '') || '0'}${decimals === '' ? '' : `.${decimals}`}`
-  const value = Number(text)
+  const text = `${whole.replace(/[ .,]/g, '') || '0'}${mark === '' || decimals === '' ? decimals : `.${decimals}`}`
+  const value = Number(text.replace('−', '-'))
   return Number.isNaN(value) ? null : value
 }
 

@@ -37,6 +37,19 @@ describe('what people type', () => {
     ['80 µm', 0.08],
     ['80um', 0.08],
     ['412 ± 2 cm', 4120],
+    ['5.', 5],
+    ['5. mm', 5],
+    ['1e3mm', 1000],
+    ['1E3 mm', 1000],
+    ['+.5in', 12.7],
+    ['2½ in', 63.5],
+    ['1-1/2 in', 38.1],
+    ['5\' 6 1/2"', 1689.1],
+    ['5 ft 6.5 in', 1689.1],
+    ['-1\' 6"', -457.2],
+    ["6'", 1828.8],
+    ['4 thou', 0.1016],
+    ['4 mil', 0.1016],
   ])('%s is %d mm', (text, mm) => expect(value(text)).toBeCloseTo(mm, 9))
 
   it.each([
@@ -49,6 +62,9 @@ describe('what people type', () => {
     ['5 furlong', 'unknown-unit'],
     ['5 mm/s', 'wrong-quantity'],
     ['5 ± 1 ± 2', 'two-doubts'],
+    ['5.,', 'not-a-number'],
+    ["5' 3 mm", 'not-a-number'],
+    ['5 mm mm', 'unknown-unit'],
   ])('%j is refused as %s', (text, code) => expect(value(text)).toBe(code))
 
   it('reads microsteps either way', () => {

@@ -36,6 +36,8 @@ test('a program with faults names each by line and column; what is no program is
     .getByLabel('Program file')
     .setInputFiles({ name: 'old.nc', mimeType: 'text/plain', buffer: Buffer.from(LABEL.replace('M2', 'G81 X1\nG1 U5\nM2')) })
   await bench.expectMark('2 errors.', 'stop')
+  await bench.expectMark('Within the travel of X?', 'unknown')
+  await expect(page.getByRole('region', { name: 'Worked' })).toContainText('Timenot known: lines were refused')
   const found = page.getByRole('region', { name: 'Found, 2' })
   await expect(found).toContainText('canned cycle')
   await expect(found).toContainText(/\d+:4.*U is no letter of this language/)

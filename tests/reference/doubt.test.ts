@@ -148,9 +148,8 @@ describe('responses that are not straight (T6)', () => {
   })
 
   it('bounds more combinations than it works one by one', () => {
-    const many = Object.fromEntries(
-      Array.from({ length: 12 }, (_, i) => [`n${i}`, { ...exactly(1), doubt: { kind: 'alternatives', others: [2] } }]),
-    )
+    const two: Fact = { ...exactly(1), doubt: { kind: 'alternatives', others: [2] } }
+    const many: Facts = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`n${i}`, two]))
     const product = doubtOf(many, ({ bench }) => Object.keys(many).reduce((times, key) => times * bench[key]!, 1))
     expect(product.doubt?.high).toBeGreaterThanOrEqual(2 ** 12)
     const sum = doubtOf(many, ({ bench }) => Object.keys(many).reduce((total, key) => total + bench[key]!, 0))

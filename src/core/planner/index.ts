@@ -1,4 +1,5 @@
 export * from './geometry'
+export * from './judge'
 export * from './plan'
 export * from './prove'
 export * from './single'

@@ -1,7 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { MOVE, readProgram } from '../gcode'
-import { axisLimits, cornerSpeed, fitsTravel, moveTime, planMoves, provePlan, scanTime, surveyProgram, type Limits } from '.'
+import {
+  axisLimits,
+  cornerSpeed,
+  fitsTravel,
+  judgeProgram,
+  moveTime,
+  planMoves,
+  provePlan,
+  scanTime,
+  surveyProgram,
+  type Limits,
+  type ProgramMachine,
+} from '.'
 
 const limits = (speed = 300, acceleration = 1000, deviation = 0.01): Limits => {
   const axis = { speed, acceleration }
@@ -188,5 +200,38 @@ describe('what a program will do', () => {
     [0, 430, 430, 0, 'good'],
   ] as const)('%d to %d in a travel of %d ± %d: %s', (min, max, travel, expanded, mark) => {
     expect(fitsTravel(min, max, travel, expanded)).toBe(mark)
+  })
+})
+
+describe('a program held against a machine', () => {
+  const travel = { X: { value: 430, expanded: 0.5 }, Y: { value: 310, expanded: 0.5 }, Z: { value: 40, expanded: 1 } }
+  const machine: ProgramMachine = { travel, fullPower: { value: 1000, sure: true } }
+  const judged = (text: string, over: Partial<ProgramMachine> = {}): string[] =>
+    judgeProgram(surveyProgram(`${text}\nM2`, limits()), { ...machine, ...over }).map((it) =>
+      it.id === 'travel' ? `${it.letter} ${it.mark}` : `${it.id} ${it.mark}`,
+    )
+
+  it('is good where all is read, within the travel and under full power', () => {
+    expect(judged('M3 S900 F600\nG1 X100 Y50')).toEqual(['read good', 'power good', 'X good', 'Y good'])
+  })
+
+  it('knows nothing of where it goes while lines are refused, but what leaves the travel leaves it', () => {
+    expect(judged('M3 S900 F600\nG1 X100 Y50\nG1 U9')).toEqual(['read stop', 'X unknown', 'Y unknown', 'power good'])
+    expect(judged('F600\nG1 X500\nG1 U9')).toEqual(['read stop', 'X stop', 'Y unknown'])
+  })
+
+  it('stops at S above full power, and does not know a share of a word that nobody read', () => {
+    expect(judged('M3 S1001 F600\nG1 X1')).toContain('power stop')
+    expect(judged('M3 S300 F600\nG1 X1', { fullPower: { value: 1000, sure: false } })).toContain('power unknown')
+    expect(judged('M3 S300 F600\nG1 X1', { fullPower: null })).toContain('power unknown')
+  })
+
+  it('names Z that moves with the beam on, worse where it stands still; Z beyond its travel, or none', () => {
+    expect(judged('M3 S9 F600\nG1 X1 Z-2')).toContain('z with the beam on look')
+    expect(judged('M3 S9 F600\nG1 X1 Z-2\nG1 Z-3')).toContain('z with the beam on stop')
+    expect(judged('F600 G1 X1 Z-2').filter((it) => it.startsWith('z '))).toEqual([])
+    expect(judged('F600 G1 X1 Z-45')).toContain('Z stop')
+    const { Z: _, ...flat } = travel
+    expect(judged('F600 G1 X1 Z-2', { travel: flat })).toContain('Z stop')
   })
 })

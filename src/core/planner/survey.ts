@@ -32,6 +32,10 @@ export interface Survey {
   readonly topSpeed: number
   readonly topBurningSpeed: number
   readonly highestS: number
+  /** The first line with it; 0 where the beam is never on. */
+  readonly highestSLine: number
+  /** The first line where Z moves with the beam on, and whether X and Y stand still; null where none does. */
+  readonly zLit: { readonly line: number; readonly still: boolean } | null
   readonly drawing: Drawing
 }
 
@@ -70,7 +74,8 @@ export function isLit(moves: Moves, i: number): boolean {
 
 function sums(moves: Moves, plan: TimedPlan | null) {
   const lengths = plan?.length ?? pathsOf(moves).length
-  const total = { wayLength: 0, burntLength: 0, burntSeconds: 0, topSpeed: 0, topBurningSpeed: 0, highestS: 0 }
+  const total = { wayLength: 0, burntLength: 0, burntSeconds: 0, topSpeed: 0, topBurningSpeed: 0, highestS: 0, highestSLine: 0 }
+  let zLit: Survey['zLit'] = null
   let bounds: Bounds | null = null
   let burntBounds: Bounds | null = null
   let from: readonly [number, number, number] = [0, 0, 0]
@@ -93,11 +98,17 @@ function sums(moves: Moves, plan: TimedPlan | null) {
       total.burntLength += length
       total.burntSeconds += plan?.seconds[i] ?? 0
       total.topBurningSpeed = Math.max(total.topBurningSpeed, peak)
-      total.highestS = Math.max(total.highestS, moves.s[i] as number)
+      if ((moves.s[i] as number) > total.highestS) {
+        total.highestS = moves.s[i] as number
+        total.highestSLine = moves.line[i] as number
+      }
+      // Standing still is worse than any slope: it is named where both are there.
+      const still = to[0] === from[0] && to[1] === from[1]
+      if (to[2] !== from[2] && (zLit === null || (still && !zLit.still))) zLit = { line: moves.line[i] as number, still }
     }
     from = to
   }
-  return { bounds, burntBounds, seconds: plan?.totalSeconds ?? 0, ...total }
+  return { bounds, burntBounds, zLit, seconds: plan?.totalSeconds ?? 0, ...total }
 }
 
 function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, number]): Bounds {
@@ -202,11 +213,4 @@ function drawingOf(moves: Moves): Drawing {
     add(from[0], from[1], lit)
   }
   return { x: drawing.x.slice(0, n), y: drawing.y.slice(0, n), lit: drawing.lit.slice(0, n) }
-}
-
-/** Whether a stretch from `min` to `max` stays within a travel that is known to ± `expanded`. */
-export function fitsTravel(min: number, max: number, travel: number, expanded: number): 'good' | 'stop' | 'unknown' {
-  const over = max - travel
-  if (min < -1e-9 || over > expanded) return 'stop'
-  return over <= -expanded ? 'good' : 'unknown'
 }

@@ -1,10 +1,10 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react'
-import { getAt, isFact, standardUncertainty } from '../../core/bench'
-import { axisIds, machineLimits, type Bench } from '../../core/document'
-import { fitsTravel, type Limits } from '../../core/planner'
+import { useEffect, useRef, useState } from 'react'
+import { machineLimits, type Bench } from '../../core/document'
+import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
-import { FactLink, Findings, Panel, Sheet, useUnits, VerdictMark } from '../../ui'
+import { Findings, Panel, Sheet, useUnits } from '../../ui'
+import { JudgedProgram } from './JudgedProgram'
 import { ProgramPlate } from './ProgramPlate'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
@@ -104,34 +104,46 @@ function Side({ survey, bench }: { readonly survey: ProgramSummary; readonly ben
   const { bounds, burntBounds } = survey
   const speed = (mmPerS: number): string => sayQuantity(mmPerS, null, displayUnit('speed', system))
   const length = (mm: number): string => sayQuantity(mm, null, system === 'metric' ? (mm >= 10_000 ? 'm' : 'mm') : 'in')
-  const timed = survey.topSpeed > 0
+  const timed = survey.topSpeed > 0 && survey.errorCount === 0
+  const box = (bounds: NonNullable<ProgramSummary['bounds']>): string =>
+    survey.errorCount === 0 ? sayBox(bounds, system) : NOT_KNOWN
   return (
     <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
       <Panel title="Judged">
-        <ul className="m-0 list-none p-0">
-          <Errors survey={survey} />
-          <Fits survey={survey} bench={bench} letter="X" system={system} />
-          <Fits survey={survey} bench={bench} letter="Y" system={system} />
-        </ul>
+        <JudgedProgram survey={survey} bench={bench} />
       </Panel>
       <Panel title="Worked">
         <Row label="Lines" value={printNumber(survey.lines)} />
         <Row label="Moves" value={printNumber(survey.moves)} />
-        <Row label="Time" value={timed ? sayTime(survey.seconds) : 'enter speed and acceleration on Motion'} />
+        <Row label="Time" value={sayWhole(survey, timed)} />
         <Row
           label="Beam on"
-          value={timed ? `${length(survey.burntLength)} in ${sayTime(survey.burntSeconds)}` : length(survey.burntLength)}
+          value={
+            survey.errorCount > 0
+              ? NOT_KNOWN
+              : timed
+                ? `${length(survey.burntLength)} in ${sayTime(survey.burntSeconds)}`
+                : length(survey.burntLength)
+          }
         />
-        <Row label="Way in all" value={length(survey.wayLength)} />
+        <Row label="Way in all" value={survey.errorCount > 0 ? NOT_KNOWN : length(survey.wayLength)} />
         {timed && <Row label="Top speed reached" value={speed(survey.topSpeed)} />}
         {timed && <Row label="With the beam on" value={speed(survey.topBurningSpeed)} />}
         <Row label="Highest S with the beam on" value={printNumber(survey.highestS)} />
-        {bounds !== null && <Row label="Moves over" value={sayBox(bounds, system)} />}
-        {burntBounds !== null && <Row label="Burns over" value={sayBox(burntBounds, system)} />}
+        {bounds !== null && <Row label="Moves over" value={box(bounds)} />}
+        {burntBounds !== null && <Row label="Burns over" value={box(burntBounds)} />}
       </Panel>
       <FoundList survey={survey} />
     </div>
   )
+}
+
+/** Of what rests on every line, while some were refused. */
+const NOT_KNOWN = 'not known: lines were refused'
+
+function sayWhole(survey: ProgramSummary, timed: boolean): string {
+  if (survey.errorCount > 0) return NOT_KNOWN
+  return timed ? sayTime(survey.seconds) : 'enter speed and acceleration on Motion'
 }
 
 function Row({ label, value }: { readonly label: string; readonly value: string }) {
@@ -140,91 +152,6 @@ function Row({ label, value }: { readonly label: string; readonly value: string 
       <span>{label}</span>
       <span className="num text-right">{value}</span>
     </div>
-  )
-}
-
-function Verdict({
-  mark,
-  head,
-  children,
-}: {
-  readonly mark: 'good' | 'look' | 'stop' | 'unknown'
-  readonly head: string
-  readonly children: ReactNode
-}) {
-  return (
-    <li className="keep-together flex gap-2 border-b border-rule py-2.5">
-      <span className="pt-1">
-        <VerdictMark mark={mark} />
-      </span>
-      <p>
-        <strong className="font-[650]">{head}</strong> {children}
-      </p>
-    </li>
-  )
-}
-
-function Errors({ survey }: { readonly survey: ProgramSummary }) {
-  const { errorCount, findingCount } = survey
-  if (errorCount > 0) {
-    return (
-      <Verdict mark="stop" head={`${printNumber(errorCount)} ${errorCount === 1 ? 'error' : 'errors'}.`}>
-        Lines with an error make no move here; a controller may do something else with them. Mend them first.
-      </Verdict>
-    )
-  }
-  if (findingCount > 0)
-    return (
-      <Verdict mark="look" head="Read, with remarks.">
-        See what was found.
-      </Verdict>
-    )
-  return (
-    <Verdict mark="good" head="Every line was read.">
-      Nothing is beyond the standard.
-    </Verdict>
-  )
-}
-
-function Fits(props: {
-  readonly survey: ProgramSummary
-  readonly bench: Bench
-  readonly letter: 'X' | 'Y'
-  readonly system: UnitSystem
-}) {
-  const { survey, bench, letter, system } = props
-  const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter) ?? ''
-  const path = `motion.axes.${id}.travel`
-  const travel = getAt(bench, path)
-  if (survey.bounds === null) return null
-  if (!isFact(travel) || travel.value === null) {
-    return (
-      <Verdict mark="unknown" head={`Within the travel of ${letter}?`}>
-        Not known yet: <FactLink path={path}>enter the travel of {letter}.</FactLink>
-      </Verdict>
-    )
-  }
-  const [min, max] = letter === 'X' ? [survey.bounds.minX, survey.bounds.maxX] : [survey.bounds.minY, survey.bounds.maxY]
-  const expanded = 2 * standardUncertainty(travel.doubt)
-  const mark = fitsTravel(min, max, travel.value, expanded)
-  const unit = displayUnit('length', system)
-  const reach = `${sayQuantity(min, null, unit)} to ${sayQuantity(max, null, unit)} of ${sayQuantity(travel.value, expanded, unit)}.`
-  if (mark === 'good')
-    return (
-      <Verdict mark="good" head={`Within the travel of ${letter}.`}>
-        {reach}
-      </Verdict>
-    )
-  if (mark === 'stop')
-    return (
-      <Verdict mark="stop" head={`Leaves the travel of ${letter}.`}>
-        {reach} Move the work, or make it smaller.
-      </Verdict>
-    )
-  return (
-    <Verdict mark="unknown" head={`Within the travel of ${letter}?`}>
-      {reach} Too close to tell: <FactLink path={path}>measure the travel better.</FactLink>
-    </Verdict>
   )
 }
 

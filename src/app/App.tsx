@@ -6,6 +6,7 @@ import { later } from '../ui'
 import { BenchPage } from './BenchPage'
 import { Crash } from './Crash'
 import { DropZone } from './DropZone'
+import { LeaveGuard } from './LeaveGuard'
 import { keepOffline } from './offline'
 import { Overlays } from './Overlays'
 
@@ -41,6 +42,7 @@ function Frame() {
       <Outlet />
       <DropZone />
       <Overlays />
+      <LeaveGuard />
     </>
   )
 }

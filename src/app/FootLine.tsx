@@ -29,26 +29,27 @@ export function FootLine() {
   )
 }
 
-/** The beam's state, and the way to end it while something runs. */
+/** The beam's state, and the way to end it while something runs. Not known counts as on. */
 function Beam() {
-  const link = useMachine((it) => it.link)
-  const running = useMachine((it) => it.running)
-  const power = useMachine((it) => it.report?.power ?? 0)
-  const lit = running && power > 0
+  const { link, running, beam, report, stop } = useMachine()
+  const lit = beam !== 'off'
+  const power = beam === 'on' ? `, ${sayShare(report?.power ?? 0)}` : ''
   return (
-    <span className="flex items-center gap-1.5" data-beam={lit ? 'on' : 'off'}>
+    <span className="flex items-center gap-1.5" data-beam={beam}>
       <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden>
         <circle
           cx="6"
           cy="6"
           r="4.6"
-          fill={lit ? 'var(--ember)' : 'none'}
+          fill={beam === 'on' ? 'var(--ember)' : 'none'}
           stroke={lit ? 'var(--ember)' : 'var(--ink)'}
-          strokeWidth="1.4"
+          strokeWidth={lit ? 2 : 1.4}
+          strokeDasharray={beam === 'not known' ? '2.4 1.9' : undefined}
         />
       </svg>
-      {lit ? `Beam on, ${sayShare(power)}` : `Beam off, ${sayLink(link, running)}`}
-      {running && (
+      {beam === 'off' ? `Beam off, ${sayLink(link, running)}` : beam === 'on' ? `Beam on${power}` : 'Beam may be on'}
+      {stop === 'asked' && ', told to stop'}
+      {(running || lit) && (
         <button type="button" className="button ml-2 min-h-7 py-0" onClick={stopMachine}>
           Stop
         </button>
@@ -66,7 +67,7 @@ function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean
     case 'faulted':
       return 'stand-in at fault'
     case 'open':
-      return running ? 'stand-in at work' : 'stand-in at rest'
+      return running ? 'being sent to the stand-in' : 'stand-in at rest'
   }
 }
 

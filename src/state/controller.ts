@@ -1,8 +1,20 @@
 import { getAt, isChoice, setAt } from '../core/bench'
-import { halfLastPlace, isNumber, listedFact, readYesNo, settingsBefore, unitOfSetting, writtenTitle } from '../core/controller'
-import type { SettingBefore } from '../core/controller'
+import {
+  halfLastPlace,
+  isNumber,
+  listedFact,
+  readYesNo,
+  sentTitle,
+  settingDiffers,
+  settingsBefore,
+  unitNote,
+  unitOfSetting,
+  writtenTitle,
+  type Answer,
+  type SettingBefore,
+} from '../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../core/document'
-import { doubtToCore, type Finding } from '../core/units'
+import { doubtToCore, toCore, type Finding } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
@@ -66,21 +78,67 @@ function inMachine({ setting, path }: ComparedSetting, text: string, bench: Benc
   return isNumber(text) ? listedFact(text, unitOfSetting(setting.kind, bench.controller), at) : null
 }
 
+/** How a setting that was sent to the machine came out. */
+type Came =
+  | { readonly kind: 'read back' }
+  /** The machine refused it: nothing was written. */
+  | { readonly kind: 'refused'; readonly why: string }
+  /** Sent, and taken or not known whether; what it lists now could not be read, is missing, or is another value. */
+  | { readonly kind: 'not confirmed'; readonly why: string }
+
 /**
- * Writes settings into the connected machine and reads them back; each is a record with its old and its new value.
- * @returns What stood in the way; empty when all were written.
+ * Writes settings into the connected machine one by one, reads its list again, and writes down of each that went out
+ * what became of it: only what the machine lists again as it was wanted was “written and read back”.
+ * @returns What stood in the way; empty when all were written and every record was kept.
  */
 export async function writeSettings(ids: readonly string[]): Promise<readonly Finding[]> {
-  const written: ComparedSetting[] = []
+  const sent: { readonly it: ComparedSetting; readonly answer: Answer }[] = []
   for (const it of settings().filter(({ setting }) => ids.includes(setting.id))) {
     if (it.wanted === null) continue
     const answer = await setInMachine(it.key, it.wanted)
-    if (!answer.ok) return [answer.finding]
-    written.push(it)
+    sent.push({ it, answer })
+    // After a fault nothing more goes out; a refusal is about this one setting.
+    if (!answer.ok && answer.finding.code !== 'refused') break
   }
-  const findings = await readSettings()
-  for (const it of written) await recordWrite(it, 'written over the link and read back')
-  return findings.filter(({ path }) => ids.some((id) => path === `controller.${id}`))
+  if (sent.length === 0) return []
+  const list = await askMachine('settings')
+  const taken = list.ok ? takeListing(list.items) : []
+  const findings: Finding[] = taken.filter(({ path }) => ids.some((id) => path === `controller.${id}`))
+  for (const { it, answer } of sent) {
+    const came = cameOut(it, answer, list)
+    if (came.kind !== 'read back') findings.push(sayCame(it, came))
+    const problem = await recordWrite(it, came)
+    if (problem !== null) findings.push(notKept(it, problem))
+  }
+  return findings
+}
+
+function cameOut({ key, wanted, setting }: ComparedSetting, answer: Answer, list: Answer): Came {
+  if (!answer.ok && answer.finding.code === 'refused') return { kind: 'refused', why: answer.finding.message }
+  if (!answer.ok) return { kind: 'not confirmed', why: `It was not answered: ${answer.finding.message}` }
+  if (!list.ok) return { kind: 'not confirmed', why: `Its list could not be read again: ${list.finding.message}` }
+  const text = list.items.get(key)
+  if (text === undefined) return { kind: 'not confirmed', why: `Its list has no “${key}”.` }
+  const controller = useBenchStore.getState().bench?.controller ?? { speedUnit: 'mm/s' }
+  const unit = unitOfSetting(setting.kind, controller)
+  const isYesNo = setting.kind === 'followsSpeed'
+  const same = isYesNo
+    ? readYesNo(text) === readYesNo(wanted ?? '')
+    : isNumber(text) && !settingDiffers(toCore(Number(wanted), unit), text, unit)
+  return same ? { kind: 'read back' } : { kind: 'not confirmed', why: `Its list says “${text}”.` }
+}
+
+function sayCame({ setting, wanted, path }: ComparedSetting, came: Exclude<Came, { kind: 'read back' }>): Finding {
+  const message =
+    came.kind === 'refused'
+      ? `${setting.label} was not written. ${came.why}`
+      : `${setting.label}: ${wanted ?? ''} was sent and did not come back. ${came.why} Read the settings again before anything is burnt.`
+  return { code: came.kind, severity: 'error', path, message }
+}
+
+function notKept({ setting, path }: ComparedSetting, problem: string): Finding {
+  const message = `${setting.label}: what was done is not written down. ${problem}`
+  return { code: 'not-recorded', severity: 'warning', path, message }
 }
 
 /** Takes a setting as typed into the machine by hand, with its record. @returns What stands in the way, or null. */
@@ -95,17 +153,31 @@ export async function confirmTyped(id: string): Promise<string | null> {
   return refusal ?? recordWrite(it, 'typed by hand')
 }
 
-/** What was in the machine before, what is in it now; stale when the bench comes to say something else. */
-function recordWrite({ setting, figure, wanted, inMachine: old }: ComparedSetting, how: string): Promise<string | null> {
+/**
+ * What was in the machine before and what is in it now, stale when the bench comes to say something else; of what was
+ * refused, or did not come back, that it was so.
+ */
+function recordWrite(it: ComparedSetting, came: Came | 'typed by hand'): Promise<string | null> {
+  const { setting, figure, wanted, inMachine: old } = it
   const { bench, records } = useBenchStore.getState()
+  const inUnit = bench === null ? '' : unitNote(setting.kind, bench.controller)
+  if (came !== 'typed by hand' && came.kind !== 'read back') {
+    const title =
+      came.kind === 'refused'
+        ? `${setting.label} not written: ${wanted ?? ''} was refused`
+        : sentTitle(setting.label, old, wanted ?? '')
+    const note = `Old value ${old ?? 'not read'}. ${came.why}${inUnit}`
+    return keepRecord({ stage: 'controller', title, note, redo: '', beneath: [] }, [], [])
+  }
+  const how = came === 'typed by hand' ? came : 'written over the link and read back'
   const unit = unitOfSetting(setting.kind, bench?.controller ?? { speedUnit: 'mm/s' })
   const calibration =
-    setting.kind === 'steps' ? records.filter((it) => it.redo === calibrationRedo(setting.label)).at(-1) : undefined
+    setting.kind === 'steps' ? records.filter((record) => record.redo === calibrationRedo(setting.label)).at(-1) : undefined
   return keepRecord(
     {
       stage: 'controller',
       title: writtenTitle(setting.label, old, wanted ?? ''),
-      note: `Old value ${old ?? 'not read'}, new value ${wanted ?? ''}; ${how}.`,
+      note: `Old value ${old ?? 'not read'}, new value ${wanted ?? ''}; ${how}.${inUnit}`,
       redo: `Write ${setting.label} into the machine again and read it back.`,
       beneath: calibration === undefined ? [] : [calibration.id],
     },

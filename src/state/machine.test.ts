@@ -97,11 +97,136 @@ describe('the link to a stand-in', () => {
   ])('a machine that goes %s leaves the beam off, the link at fault, and what was typed where it was', async (kind, words) => {
     await connect(41, { kind, at: 4 })
     const before = bench()
-    const finding = await state.runProgram('G1 X10 F600\nG1 Y10\nM2', 'test')
-    expect(finding?.message ?? useMachine.getState().finding?.message).toMatch(words)
+    const end = await state.runProgram('G1 X10 F600\nG1 Y10\nM2', 'test')
+    expect(end.kind).toBe('not begun')
+    expect(useMachine.getState().finding?.message).toMatch(words)
     expect(useMachine.getState()).toMatchObject({ link: 'faulted', running: false })
     expect(useMachine.getState().report?.power ?? 0).toBe(0)
     expect(bench()).toBe(before)
+  })
+})
+
+describe('a machine that goes wrong while its beam is on', () => {
+  const LONG = 'M3 S500 F60\nG1 X40\nM5\nM2'
+
+  it.each([
+    ['mute', 'no-report', /^Lost at \d+ % or later: /],
+    ['wild', 'cannot-be', /^Lost at \d+ % or later: /],
+  ] as const)('%s: stop goes out first, until the machine confirms it; written down as lost', async (kind, code, title) => {
+    await state.connectStandIn(41, 1, { kind, at: 3 })
+    const burning = state.runProgram(LONG, 'test')
+    await vi.waitFor(() => expect(useMachine.getState().beam).toBe('on'))
+    const end = await burning
+    expect(end).toMatchObject({ kind: 'lost', finding: { code } })
+    const out = useMachine
+      .getState()
+      .lines.filter((it) => it.way === 'out')
+      .map((it) => it.line)
+    expect(out.indexOf('stop')).toBe(out.findIndex((it) => it.endsWith(' run')) + 1)
+    expect(await state.recordBurn('test', end)).toBeNull()
+    expect(records().at(-1)?.title).toMatch(title)
+    expect(records().some((it) => it.title.startsWith('Burnt'))).toBe(false)
+    if (kind === 'mute') {
+      // A machine that says nothing any more confirms nothing: the person is told, and says that the supply is cut.
+      await vi.waitFor(() => expect(useMachine.getState()).toMatchObject({ stop: 'not confirmed', link: 'faulted' }))
+      expect(useMachine.getState().beam).not.toBe('off')
+      expect([state.whyStay(), await state.leaveMachine()]).toEqual(['beam', false])
+      state.supplyIsCut()
+      expect([useMachine.getState().beam, state.whyStay()]).toEqual(['off', null])
+    } else await vi.waitFor(() => expect(useMachine.getState()).toMatchObject({ stop: 'none', beam: 'off' }))
+    expect(await state.leaveMachine()).toBe(true)
+  })
+
+  it('is stopped before its bench is left, and written down as stopped where it was', async () => {
+    await state.connectStandIn(41, 1, null)
+    const burning = state.runProgram(LONG, 'test')
+    await vi.waitFor(() => expect(useMachine.getState().report?.done ?? 0).toBeGreaterThan(0.001))
+    expect(state.whyStay()).toBe('beam')
+    expect(await state.leaveMachine()).toBe(true)
+    const end = await burning
+    expect(end).toMatchObject({ kind: 'stopped' })
+    expect(await state.recordBurn('test', end)).toBeNull()
+    expect(records().at(-1)?.title).toMatch(/^Stopped at \d+ %: test$/)
+  })
+
+  it('a stop while the program is still being sent ends it before it runs', async () => {
+    await connect()
+    const sending = state.runProgram(`${'G1 X1 F600\n'.repeat(50)}M2`, 'test')
+    state.stopMachine()
+    expect(await sending).toMatchObject({ kind: 'not begun', finding: { code: 'stopped' } })
+    expect(useMachine.getState().lines.some((it) => it.line.endsWith(' run'))).toBe(false)
+  })
+
+  it('says so where the stand-in’s code cannot be fetched', async () => {
+    const Here = globalThis.Worker
+    vi.stubGlobal(
+      'Worker',
+      class extends EventTarget {
+        onerror: (() => void) | null = null
+        constructor() {
+          super()
+          setTimeout(() => this.onerror?.(), 5)
+        }
+        postMessage(): void {}
+        terminate(): void {}
+      },
+    )
+    expect(await connect()).toMatch(/could not be fetched.*Reload the page/)
+    expect(useMachine.getState().link).toBe('none')
+    vi.stubGlobal('Worker', Here)
+  })
+})
+
+describe('settings that are written', () => {
+  it('are “read back” only where they came back: a machine that forgets is said and written down so', async () => {
+    await connect(41, { kind: 'forget', at: 2 })
+    await state.readSettings()
+    const findings = await state.writeSettings(['axes.x.acceleration', 'axes.y.acceleration'])
+    expect(findings.filter((it) => it.code === 'not confirmed').length).toBe(2)
+    const titles = records().map((it) => it.title)
+    expect(titles.every((it) => it.endsWith('(not confirmed)'))).toBe(true)
+    expect(records().some((it) => it.note.includes('read back'))).toBe(false)
+  })
+
+  it('that were refused are not written, and those before them have their record', async () => {
+    await connect(41, { kind: 'refuse', at: 3 })
+    await state.readSettings()
+    const findings = await state.writeSettings(['axes.x.topSpeed', 'axes.x.acceleration'])
+    expect(findings.map((it) => it.code)).toEqual(['refused'])
+    expect(records().map((it) => it.title)).toEqual([
+      expect.stringMatching(/^X top speed: .* → [\d.]+$/),
+      expect.stringMatching(/^X acceleration not written: .* was refused$/),
+    ])
+  })
+
+  it('of which one was not answered: all that went out have their record, nothing more goes out but stop', async () => {
+    await connect(41, { kind: 'silent', at: 3 })
+    await state.readSettings()
+    await state.writeSettings(['axes.x.topSpeed', 'axes.x.acceleration', 'axes.y.topSpeed'])
+    expect(records().map((it) => it.title)).toEqual([
+      expect.stringMatching(/^X top speed: .* \(not confirmed\)$/),
+      expect.stringMatching(/^X acceleration: .* \(not confirmed\)$/),
+    ])
+  })
+})
+
+describe('the full power word', () => {
+  const program = [{ kind: 'line', x: 1, y: 0, feed: 5, power: 0.3 }] as const
+  const code = () => {
+    const written = state.writeThroughCard(bench(), program)
+    return written.ok ? '' : written.findings[0]?.code
+  }
+
+  it('must have been read or typed before a share of it leaves, and be the machine’s own', () => {
+    const guess = { ...bench().electrical.fullPower, origin: 'assumed', doubt: { kind: 'alternatives', others: [255] } }
+    const none = { value: null, typed: '', typedUnit: 'count', origin: 'assumed', doubt: { kind: 'exact' } }
+    expect(code()).toBe('')
+    state.setFact('electrical.fullPower', guess, 'a guess')
+    expect(code()).toBe('') // the machine was read and says the same
+    state.setFact('controller.beam.fullPower', none, 'not read')
+    expect(code()).toBe('full-power-assumed')
+    state.setFact('controller.beam.fullPower', { ...none, value: 255, origin: 'measured' }, 'read')
+    expect(code()).toBe('full-power-differs')
   })
 })
 
@@ -136,7 +261,7 @@ describe('a scale run, from its plan to the machine', () => {
       const [id, run] = newest()
       const program = state.writeThroughCard(bench(), state.runSteps({ ...run, power: 0.5, speed: 20 }))
       if (!program.ok) throw new Error(program.findings[0]?.message)
-      expect(await state.runProgram(program.value, id), String(number)).toBeNull()
+      expect(await state.runProgram(program.value, id), String(number)).toEqual({ kind: 'burnt' })
       await vi.waitFor(() => expect(useMachine.getState().marks.length).toBeGreaterThan(0), { timeout: 20_000 })
       expect(await state.readRun(id), String(number)).toBeNull()
       const found = engineFor(bench()).withDoubt(scale, id, 'x')

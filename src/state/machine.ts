@@ -2,7 +2,17 @@ import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import { shownNumber } from '../core/bench'
-import { createSession, type Answer, type Session, type StateReport } from '../core/controller'
+import {
+  createSession,
+  impossible,
+  runLines,
+  type Answer,
+  type BeamState,
+  type RunEnd,
+  type Session,
+  type StateReport,
+  type StopState,
+} from '../core/controller'
 import { axisIds, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
@@ -19,6 +29,9 @@ interface MachineState {
   readonly link: 'none' | 'opening' | 'open' | 'faulted'
   readonly report: StateReport | null
   readonly running: boolean
+  /** Not known counts as on. */
+  readonly beam: BeamState
+  readonly stop: StopState
   /** What went wrong, until the next connection. */
   readonly finding: Finding | null
   /** Lines of the link, both ways, the last ones. */
@@ -34,6 +47,8 @@ const NONE: MachineState = {
   link: 'none',
   report: null,
   running: false,
+  beam: 'off',
+  stop: 'none',
   finding: null,
   lines: [],
   marks: [],
@@ -69,7 +84,6 @@ let open: {
   /** Ends the watch for another bench being opened. */
   readonly unwatch: () => void
 } | null = null
-let ended: (() => void) | null = null
 
 /** What the stand-in is built as: the open bench's nominal drive train, travel and power. */
 function specOf(bench: Bench): StandInSpec | string {
@@ -91,12 +105,15 @@ function specOf(bench: Bench): StandInSpec | string {
   }
 }
 
+/** How long the stand-in's code may take to come and start, ms. */
+const START_PATIENCE = 10_000
+
 /**
  * Connects the stand-in of a number. The same number hides the same machine; what was set in it stays set.
  * @returns What stands in the way, or null.
  */
 export async function connectStandIn(number: number, rate: ClockRate, fault: StandInFault | null): Promise<string | null> {
-  disconnect()
+  if (!(await leaveMachine())) return NOT_STOPPED
   const { bench } = useBenchStore.getState()
   if (bench === null) return 'No bench is open.'
   const spec = specOf(bench)
@@ -106,29 +123,58 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   useMachine.setState({ ...NONE, link: 'opening', rate })
   let hear: (line: string | null) => void = () => undefined
   const link = {
-    send: (line: string) => void remote.receive(line),
+    send: (line: string) => void remote.receive(line).catch(() => hear(null)),
     listen: (listener: (line: string | null) => void) => {
       hear = listener
     },
     close: () => worker.terminate(),
   }
-  const session = createSession(link, after, events)
+  const doubt = (report: StateReport): string | null => impossible(report, { x: spec.travel.x, y: spec.travel.y })
+  const session = createSession(link, after, events, { doubt })
   const unwatch = useBenchStore.subscribe((state) => {
-    if (state.bench?.id !== bench.id) disconnect()
+    if (state.bench?.id !== bench.id) void leaveMachine()
   })
-  open = { worker, remote, session, benchId: bench.id, number, unwatch }
+  const mine = { worker, remote, session, benchId: bench.id, number, unwatch }
+  open = mine
   const kept = useStandIns.getState().byBench[bench.id]
   const settings = kept?.number === number ? kept.settings : {}
   // The same machine and the same work give the same noise; the next reading gets other noise.
   const taken = Object.values(bench.calibrate.runs).reduce((sum, run) => sum + Object.keys(run.readings).length, 0)
   const noise = number + 7919 * (taken + 1)
-  await remote.start(
-    { spec, number, settings, fault, rate, noise },
-    Comlink.proxy((line: string) => hear(line)),
+  const begun = await startedOr(
+    worker,
+    remote.start(
+      { spec, number, settings, fault, rate, noise },
+      Comlink.proxy((line: string) => hear(line)),
+    ),
   )
+  if (open !== mine) return 'Another connection was made meanwhile.'
+  if (begun !== null) {
+    disconnect()
+    return begun
+  }
+  worker.onerror = () => hear(null)
   keepSettings(number, bench.id, settings)
   useMachine.setState({ link: 'open' })
   return null
+}
+
+const NOT_STOPPED =
+  'The machine that is connected has not confirmed that it has stopped. Cut its supply, say so in the bar above, then connect again.'
+
+/** Waits for a worker to answer for the first time; says so where its code does not come. */
+function startedOr(worker: Worker, begin: Promise<unknown>): Promise<string | null> {
+  return new Promise((resolve) => {
+    const gone = (why: string) => resolve(`The stand-in could not be started: ${why}. Reload the page, then connect again.`)
+    const callOff = after(START_PATIENCE, () => gone('its code did not come within 10 s'))
+    worker.onerror = () => gone('its code could not be fetched')
+    begin
+      .then(
+        () => resolve(null),
+        (error: unknown) => gone(error instanceof Error ? error.message : String(error)),
+      )
+      .finally(callOff)
+  })
 }
 
 function after(ms: number, act: () => void): () => void {
@@ -141,24 +187,22 @@ const events = {
     useMachine.setState({ report, running: report.running })
     if (report.running) void showMarks()
   },
-  onEnded: () => finish(),
-  onStopped: () => finish(),
-  onFault: (finding: Finding) => {
-    useMachine.setState({ link: 'faulted', finding })
-    finish()
-  },
+  onEnded: () => atRest(),
+  onStopped: () => atRest(),
+  onFault: (finding: Finding) => useMachine.setState({ link: 'faulted', finding, running: false }),
+  onBeam: (beam: BeamState) => useMachine.setState({ beam }),
+  onStop: (stop: StopState) => useMachine.setState({ stop }),
   onLine: (line: string, way: 'out' | 'in') =>
     useMachine.setState(({ lines }) => ({ lines: [...lines.slice(1 - KEPT_LINES), { way, line }] })),
 }
 
-function finish(): void {
+/** The machine itself has said that it has ended or stopped. */
+function atRest(): void {
   useMachine.setState(({ report }) => ({
     running: false,
     report: report === null ? null : { ...report, running: false, power: 0 },
   }))
   void showMarks()
-  ended?.()
-  ended = null
 }
 
 /** The demo is connected to its stand-in as soon as it is open; any other bench is when it is asked for. */
@@ -169,25 +213,63 @@ export async function connectDemo(): Promise<void> {
   }
 }
 
+/** A page that goes away tells its machine to stop first. */
+if (typeof addEventListener === 'function') addEventListener('pagehide', () => mayBeLit() && stopMachine())
+
 /** Forgets what was set in the demo's machine since. */
 export function resetDemoMachine(): void {
   disconnect()
   useStandIns.setState(({ byBench }) => ({ byBench: { ...byBench, ...DEMO.byBench } }))
 }
 
-/** Ends the link; a running program is stopped first. */
+/** Ends the link at once; for a machine that is dark. A running program is told to stop first. */
 export function disconnect(): void {
   open?.unwatch()
-  open?.session.stop()
+  if (open?.session.beam !== 'off') open?.session.stop()
   open?.session.close()
   open = null
-  ended = null
   useMachine.setState(NONE)
 }
 
-/** Beam off and still, at once. */
+/** How long a machine that is left may take to confirm that it has stopped, ms. */
+const LEAVE_PATIENCE = 1500
+
+/**
+ * Lets go of the machine: where its beam may be on it is told to stop, and let go of only when it has confirmed that.
+ * @returns Whether it was let go; if not, the stop goes on being sent and the person is told to cut the supply.
+ */
+export async function leaveMachine(): Promise<boolean> {
+  const mine = open
+  if (mine !== null && mine.session.beam !== 'off') {
+    const over = new Promise<void>((resolve) => {
+      const callOff = useMachine.subscribe(({ beam }) => beam === 'off' && resolve())
+      after(LEAVE_PATIENCE, () => {
+        callOff()
+        resolve()
+      })
+    })
+    mine.session.stop()
+    await over
+    if (open !== mine) return true
+    if (mayBeLit()) return false
+  }
+  disconnect()
+  return true
+}
+
+/** Whether the beam of a connected machine may be on. */
+export function mayBeLit(): boolean {
+  return open !== null && open.session.beam !== 'off'
+}
+
+/** Beam off and still, at once; sent again until the machine confirms it. */
 export function stopMachine(): void {
   open?.session.stop()
+}
+
+/** A person has cut the machine's supply, and says that the beam is off. */
+export function supplyIsCut(): void {
+  open?.session.standsDark()
 }
 
 /** Lets the stand-in's clock run slower or faster. */
@@ -196,7 +278,7 @@ export function setClockRate(rate: ClockRate): void {
   void open?.remote.setRate(rate)
 }
 
-const NO_LINK: Answer = {
+const NO_LINK: Extract<Answer, { readonly ok: false }> = {
   ok: false,
   finding: { code: 'no-link', severity: 'error', message: 'No machine is connected.' },
 }
@@ -222,23 +304,17 @@ function keepSettings(number: number, benchId: string, settings: Readonly<Record
 /**
  * Puts a fresh sheet in, sends a program and runs it to its end.
  * @param burnt What the program burns, so that its marks are known again.
- * @returns What stood in the way, or null when it has ended or was stopped.
+ * @returns How it came out.
  */
-export async function runProgram(text: string, burnt: string): Promise<Finding | null> {
-  useMachine.setState({ finding: null, running: true, marks: [], burnt })
-  const done = new Promise<void>((resolve) => {
-    ended = resolve
-  })
+export async function runProgram(text: string, burnt: string): Promise<RunEnd> {
+  if (open === null) return { kind: 'not begun', finding: NO_LINK.finding }
+  useMachine.setState({ finding: null, running: true, marks: [], burnt, report: null })
   const lines = text.split('\n').filter((it) => it !== '')
-  for (const words of ['sheet', ...lines.map((line) => `load ${line}`), 'run']) {
-    const answer = await askMachine(words)
-    if (answer.ok) continue
-    stopMachine()
-    finish()
-    return answer.finding
-  }
-  await done
-  return useMachine.getState().finding
+  const end = await runLines(open.session, lines)
+  useMachine.setState({ running: false })
+  void showMarks()
+  if ('finding' in end && end.finding.code !== 'closed') useMachine.setState({ finding: end.finding })
+  return end
 }
 
 async function showMarks(): Promise<void> {

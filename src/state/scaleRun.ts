@@ -16,6 +16,7 @@ import { axisIds, benchFactSpec, cardOf, type Bench } from '../core/document'
 import { asCommanded, writeProgram, type Step } from '../core/gcode'
 import { smallestStep, steps } from '../core/motion'
 import { refused, type Finding, type Outcome } from '../core/units'
+import type { RunEnd } from '../core/controller'
 import { editBench, setFact, useBenchStore } from './benchStore'
 import { calibrationRedo } from './controller'
 import { engineOf } from './evaluate'
@@ -79,8 +80,23 @@ export function roundedAway(run: RunShape, bench: Bench): Finding | null {
   return { code: 'rounded-away', severity: 'error', message }
 }
 
+/** A run that is laid out, and becomes part of the bench once it is burnt, or handed out. */
+export interface RunDraft {
+  readonly id: string
+  /** Takes it onto the bench. @returns Why not, or null. */
+  readonly keep: () => string | null
+}
+
 /** Makes a run as planned, with what is in force now. @returns Its id, or what stands in the way. */
 export function makeRun(instrumentId: string): Outcome<string> {
+  const draft = draftRun(instrumentId)
+  if (!draft.ok) return draft
+  const refusal = draft.value.keep()
+  return refusal === null ? { ok: true, value: draft.value.id, findings: [] } : refused('refused', refusal)
+}
+
+/** Lays a run out as planned, with what is in force now. @returns It, or what stands in the way. */
+export function draftRun(instrumentId: string): Outcome<RunDraft> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return refused('closed', 'No bench is open.')
   const plan = planRun(bench, instrumentId)
@@ -119,8 +135,8 @@ export function makeRun(instrumentId: string): Outcome<string> {
     readings: {},
   }
   const id = newId()
-  const refusal = editBench('a new scale run', (it) => setAt(it, `calibrate.runs.${id}`, run))
-  return refusal === null ? { ok: true, value: id, findings: [] } : refused('refused', refusal)
+  const keep = (): string | null => editBench('a new scale run', (it) => setAt(it, `calibrate.runs.${id}`, run))
+  return { ok: true, value: { id, keep }, findings: [] }
 }
 
 /** Throws a run away; one that is applied stays. Undo brings it back. */
@@ -212,12 +228,41 @@ export function rampOf(bench: Bench): { readonly powers: readonly number[]; read
   return { powers, steps: rampSteps({ x, y }, powers, speed) }
 }
 
-/** A program through the bench's output card. */
+/**
+ * A program through the bench's output card.
+ * @returns The text, or what stands in the way: above all a full power word that nobody has read or typed, for a share of
+ * a guess may be full power.
+ */
 export function writeThroughCard(bench: Bench, program: readonly Step[]): Outcome<string> {
   const card = cardOf(bench)
-  return card === null
-    ? refused('no-full-power', 'The full power word is not known: enter it on Power. Every power is a share of it.')
-    : writeProgram(program, card)
+  if (card === null) {
+    return refused('no-full-power', 'The full power word is not known: enter it on Power. Every power is a share of it.', {
+      path: FULL_POWER,
+    })
+  }
+  const doubtful = doubtOfFullPower(bench)
+  return doubtful === null ? writeProgram(program, card) : { ok: false, findings: [doubtful] }
+}
+
+const FULL_POWER: Path = 'electrical.fullPower'
+
+/** Why no share of the full power word may leave, or null: it is a guess, or the machine says another. */
+function doubtOfFullPower({ electrical, controller }: Bench): Finding | null {
+  const [word, inMachine] = [electrical.fullPower, controller.beam.fullPower.value]
+  const say = (code: string, message: string): Finding => ({ code, severity: 'error', path: FULL_POWER, message })
+  if (inMachine !== null && inMachine !== word.value) {
+    return say(
+      'full-power-differs',
+      `The full power word is ${word.value ?? 'not known'} by the bench and ${inMachine} in the machine: a small share of one may be full power of the other. Make them agree first.`,
+    )
+  }
+  if (word.origin === 'assumed' && inMachine === null) {
+    return say(
+      'full-power-assumed',
+      `The full power word ${word.value ?? ''} is a guess; where it is really 255, S300 is full power. Read the settings of the machine, or type the word, before a program leaves.`,
+    )
+  }
+  return null
 }
 
 /** What to redo when a program that was handed out is stale. */
@@ -227,6 +272,29 @@ export function programRedo(name: string): string {
 
 /** Writes down that a program left: it was laid out for the drive train of now. @returns Why not, or null. */
 export function recordHandOut(name: string, how: string): Promise<string | null> {
+  return recordProgram(`Program handed out: ${name}`, how, name)
+}
+
+/** Writes down how a program that was sent over the link came out: burnt, or how far it came. @returns Why not, or null. */
+export function recordBurn(name: string, end: RunEnd): Promise<string | null> {
+  const share = (done: number): string => `${Math.floor(done * 100)} %`
+  switch (end.kind) {
+    case 'burnt':
+      return recordProgram(`Burnt: ${name}`, 'Burnt over the link, to its end.', name)
+    case 'stopped':
+      return recordEvent(`Stopped at ${share(end.done)}: ${name}`, 'Stopped while it was burnt over the link.')
+    case 'lost':
+      return recordEvent(
+        `Lost at ${share(end.done)} or later: ${name}`,
+        `The link went bad while it was burnt. ${end.finding.message}`,
+      )
+    case 'not begun':
+      return recordEvent(`Not begun: ${name}`, `Nothing was burnt. ${end.finding.message}`)
+  }
+}
+
+/** A program that is out there rests on the drive train. */
+function recordProgram(title: string, note: string, name: string): Promise<string | null> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return Promise.resolve('No bench is open.')
   const { x, y } = scanIds(bench)
@@ -234,9 +302,10 @@ export function recordHandOut(name: string, how: string): Promise<string | null>
     const value = shownNumber(engineOf(bench).value(steps, id).result) ?? 0
     return { id: steps.id, args: [id], same: value * 0.0005 }
   })
-  return keepRecord(
-    { stage: 'controller', title: `Program handed out: ${name}`, note: how, redo: programRedo(name), beneath: [] },
-    figures,
-    [],
-  )
+  return keepRecord({ stage: 'controller', title, note, redo: programRedo(name), beneath: [] }, figures, [])
+}
+
+/** Something that happened and that nothing rests on. */
+function recordEvent(title: string, note: string): Promise<string | null> {
+  return keepRecord({ stage: 'controller', title, note: note.slice(0, 4000), redo: '', beneath: [] }, [], [])
 }

@@ -31,6 +31,8 @@ export interface VerdictDef {
   readonly stopBelow: number
   /** Where it can hurt, straddling is a stop. */
   readonly hazard?: boolean
+  /** Where what stands there settles it, and how well it is known does not matter: two settings that are one number. */
+  readonly settled?: (margin: number, assumed: readonly Path[]) => boolean
   readonly say: (context: {
     readonly mark: Mark
     readonly args: readonly string[]
@@ -71,7 +73,8 @@ export function judge<B extends object>(engine: Engine<B>, def: VerdictDef, args
   if (value === null || !margin.result.known) {
     return { ...base, mark: 'unknown', straddles: false, unknown: margin.result.known ? null : margin.result.why }
   }
-  const { low, high } = margin.doubt ?? { low: value, high: value }
+  const isSettled = margin.doubt === null || def.settled?.(value, assumed) === true
+  const { low, high } = isSettled ? { low: value, high: value } : margin.doubt
   const straddles = low < def.stopBelow && high >= def.stopBelow
   return { ...base, mark: markOf(def, low, high), straddles, unknown: null }
 }

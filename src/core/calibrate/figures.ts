@@ -262,7 +262,7 @@ export const stepsDiffer = figure({
   formula: 'd = \\left|\\dfrac{\\v{s_m}}{\\v{s}} - 1\\right|',
   symbols: { s_m: 'controller.axes.{0}.steps', s: '=calibrate.steps|{0}' },
   source: 'By definition.',
-  doubt: { none: 'Two settings are compared as they stand; how far the steps may be off is judged with the size.' },
+  doubt: 'nudge',
   work(view, axisId: string): number {
     const machine = view.bench.controller.axes[axisId]
     if (machine === undefined) throw new RangeError(`there is no axis ${axisId} on this bench`)
@@ -278,7 +278,7 @@ export const stepsMargin = figure({
   formula: 'm = 0.005\\,\\% - \\v{d}',
   symbols: { d: '=calibrate.stepsDiffer|{0}' },
   source: 'By definition; 0.005 % is 0.02 mm over 400 mm.',
-  doubt: { none: 'Two settings are compared as they stand.' },
+  doubt: 'nudge',
   work: (view, axisId: string): number => SAME_STEPS - view.figure(stepsDiffer, axisId),
 })
 

@@ -3,25 +3,49 @@ import { calibratedStepsOf, runSquareMargin, runSquareness, sizeErrorNow, sizeMa
 
 const STAGE = 'controller'
 
-/** Whether the steps in the machine are those of the bench, for each axis. */
+/**
+ * Whether the steps in the machine are those of the bench, for each axis. The same number agrees, however well it is known,
+ * unless it is a guess; another one differs only where it is further off than the bench knows its own.
+ */
 export const stepsAgree: VerdictDef = {
   id: 'calibrate.stepsAgree',
   stage: STAGE,
   margin: stepsMargin,
   goodFrom: 0,
   stopBelow: 0,
-  say: ({ mark, args, figure, fact, word }) => {
+  settled: (margin, assumed) => margin >= 0 && !assumed.some(isOfDrive),
+  say: ({ mark, args, margin, figure, fact, word }) => {
     const axis = args[0] ?? ''
     const letter = word(`motion.axes.${axis}.letter`)
     const path = `controller.axes.${axis}.steps`
-    const bench = figure(calibratedStepsOf, axis)
-    if (mark === 'good') return { head: `${letter} steps agree`, why: `${fact(path)} in the machine, ${bench} by the bench.` }
-    return {
-      head: mark === 'unknown' ? `${letter} steps agree?` : `${letter} steps differ`,
-      why: `${fact(path)} in the machine, ${bench} by the bench: ${figure(stepsDiffer, axis)} apart. Write them, or change the bench.`,
-      next: { words: 'See the setting', path },
+    const both = `${fact(path)} in the machine, ${figure(calibratedStepsOf, axis)} by the bench`
+    const next = { words: 'See the setting', path }
+    switch (mark) {
+      case 'good':
+      case 'look':
+        return { head: `${letter} steps agree`, why: `${both}.` }
+      case 'stop':
+        return {
+          head: `${letter} steps differ`,
+          why: `${both}: ${figure(stepsDiffer, axis)} apart, more than the bench may be off. Write them, or change the bench.`,
+          next,
+        }
+      case 'unknown':
+        return {
+          head: `${letter} steps agree?`,
+          why:
+            margin >= 0
+              ? `${both}; but the bench's is a guess, so that this proves nothing. Check the drive train, or burn a scale run.`
+              : `${both}: nearer than the bench knows. Leave the machine as it is until the drive train is checked or a scale run was read.`,
+          next: margin >= 0 ? { words: 'Check the microsteps', path: `motion.axes.${axis}.microsteps` } : next,
+        }
     }
   },
+}
+
+/** Facts of the drive train; an instrument's own scale blurs a run, but makes no guess of it. */
+function isOfDrive(path: string): boolean {
+  return path.startsWith('motion.')
 }
 
 /** Whether what is burnt now has its size, for each axis, by the newest run. */

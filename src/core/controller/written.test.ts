@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyBench } from '../document'
-import { readWrittenTitle, settingsBefore, settingsFor, writtenTitle } from '.'
+import { readWrittenTitle, sentTitle, settingsBefore, settingsFor, writtenTitle } from '.'
 
 const { controller } = emptyBench('b', 'Plover', '2026-01-01T00:00:00.000Z')
 const settings = settingsFor([
@@ -51,6 +51,22 @@ describe('what a change-over has to put back', () => {
     ]
     expect(back(records, '2026-11-20T00:00:00.000Z')).toEqual([])
     expect(back(records).map(([label]) => label)).toEqual(['Y steps'])
+  })
+
+  it('is in the unit that the card counts in now, also where it was written in another', () => {
+    const speed = { ...wrote('20T10:00', 'X top speed', '900.0', '12000.0'), note: 'Old value 900.0. In mm/min.' }
+    const perSecond = { ...controller, speedUnit: 'mm/s' as const }
+    const [it] = settingsBefore(settings, [speed], '', perSecond)
+    expect([it?.before, it?.now, it?.line]).toEqual(['15.0', '200.0', 'x/speed = 15.0'])
+    const [same] = settingsBefore(settings, [speed], '', { ...controller, speedUnit: 'mm/min' })
+    expect(same?.line).toBe('x/speed = 900.0')
+  })
+
+  it('keeps what was sent and not confirmed: the machine may have it', () => {
+    const sent = { at: '2026-11-20T10:00:00.000Z', stage: 'controller', title: sentTitle('X steps', '80.000', '80.416') }
+    expect(settingsBefore(settings, [sent], '', controller).map(({ before, now }) => [before, now])).toEqual([
+      ['80.000', '80.416 (not confirmed)'],
+    ])
   })
 
   it('is said to be not known where nobody had read it before', () => {

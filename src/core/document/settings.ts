@@ -1,4 +1,4 @@
-import { getAt, isChoice, isFact, shownNumber, type AnyFigure, type Engine } from '../bench'
+import { getAt, isAssumed, isChoice, isFact, shownNumber, type AnyFigure, type Engine, type Path } from '../bench'
 import { calibratedStepsOf } from '../calibrate'
 import {
   keyOfSetting,
@@ -11,6 +11,7 @@ import {
 } from '../controller'
 import { settingFollows, settingFrequency, settingFullPower } from '../electrical'
 import type { OutputCard } from '../gcode'
+import type { UnitId } from '../units'
 import { settingAcceleration, settingSpeed, settingTravel } from '../motion'
 import { axisIds } from './catalogue'
 import type { Bench } from './bench'
@@ -26,6 +27,13 @@ const WANTED: Readonly<Record<SettingKind, AnyFigure>> = {
   followsSpeed: settingFollows,
 }
 
+/**
+ * How bench and machine stand to each other: `same`, `differs`; `within ±`: further apart than the decimals, but not
+ * than the bench may be off; `guess`: what the bench says rests on facts that nobody has checked, so that it is neither
+ * proof of what is in the machine nor a reason to overwrite it.
+ */
+export type Standing = 'not known' | 'same' | 'differs' | 'within ±' | 'guess'
+
 /** One setting, by the bench and in the machine. */
 export interface ComparedSetting {
   readonly setting: Setting
@@ -35,10 +43,13 @@ export interface ComparedSetting {
   readonly path: string
   /** By the bench, as the machine would want it typed; null while it is not known. */
   readonly wanted: string | null
-  /** In the machine, as it stands there; null while nobody has read it. */
+  /** In the machine, in the unit that the machine counts in; null while nobody has read it. */
   readonly inMachine: string | null
-  /** Null while one of the two is not known. */
+  /** At the machine's decimals; null while one of the two is not known. */
   readonly differs: boolean | null
+  readonly standing: Standing
+  /** A fact behind what the bench says that nobody has checked; null where there is none. */
+  readonly unchecked: Path | null
 }
 
 /** Every setting of the slice: what the bench says beside what the machine says. */
@@ -52,19 +63,32 @@ function compared(engine: Engine<Bench>, setting: Setting): ComparedSetting {
   const { controller } = engine.bench
   const path = `controller.${setting.id}`
   const figure = { id: WANTED[setting.kind].id, args: setting.axisId === null ? [] : [setting.axisId] }
-  const value = shownNumber(engine.valueById(figure.id, figure.args).result)
+  const { result, doubt, leaves } = engine.byId(figure.id, figure.args)
+  const value = shownNumber(result)
   const wanted = value === null ? null : printSetting(setting, value, controller)
-  const inMachine = asListed(getAt(engine.bench, path))
+  const node = getAt(engine.bench, path)
   const unit = unitOfSetting(setting.kind, controller)
-  const differs = value === null || inMachine === null ? null : settingDiffers(value, inMachine.text, inMachine.unit ?? unit)
-  return { setting, figure, key: keyOfSetting(setting, controller), path, wanted, inMachine: inMachine?.text ?? null, differs }
+  const inMachine = asListed(node, setting, unit, controller)
+  const differs = value === null || inMachine === null ? null : settingDiffers(value, inMachine, unit)
+  const unchecked = [...leaves].find((leaf) => !leaf.startsWith('instruments.') && isAssumed(getAt(engine.bench, leaf))) ?? null
+  const off = value === null || !isFact(node) || node.value === null ? 0 : Math.abs(node.value - value)
+  const standing = standingOf(differs, unchecked !== null, off <= (doubt?.expanded ?? 0))
+  return { setting, figure, key: keyOfSetting(setting, controller), path, wanted, inMachine, differs, standing, unchecked }
 }
 
-function asListed(node: unknown): { text: string; unit: ReturnType<typeof unitOfSetting> | null } | null {
-  if (isChoice(node)) return node.chosen === null ? null : { text: node.chosen === 'yes' ? '1' : '0', unit: 'count' }
+function standingOf(differs: boolean | null, guess: boolean, within: boolean): Standing {
+  if (differs === null) return 'not known'
+  if (guess) return 'guess'
+  if (!differs) return 'same'
+  return within ? 'within ±' : 'differs'
+}
+
+/** What is in the machine as it lists it: to the letter where it was typed in its unit, else put into that unit. */
+function asListed(node: unknown, setting: Setting, unit: UnitId, controller: Bench['controller']): string | null {
+  if (isChoice(node)) return node.chosen === null ? null : node.chosen === 'yes' ? '1' : '0'
   if (!isFact(node) || node.value === null) return null
-  const number = /[+-]?[\d.,]+/.exec(node.typed)?.[0] ?? String(node.value)
-  return { text: number, unit: node.typedUnit }
+  const typed = /^[+-]?\d+(?:[.,]\d+)?(?=\D*$)/.exec(node.typed)?.[0]
+  return node.typedUnit === unit && typed !== undefined ? typed : printSetting(setting, node.value, controller)
 }
 
 /** The bench's output card with its full power word; null while that is not known. */

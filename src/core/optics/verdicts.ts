@@ -9,7 +9,7 @@ export const fineEnough: VerdictDef = {
   margin: stepsAcrossSpot,
   goodFrom: 4,
   stopBelow: 1,
-  say: ({ mark, args, figure, word }) => {
+  say: ({ mark, args, margin, figure, word }) => {
     const axis = args[0] ?? ''
     const letter = word(`motion.axes.${axis}.letter`)
     const step = figure(smallestStep, axis)
@@ -19,11 +19,17 @@ export const fineEnough: VerdictDef = {
       case 'good':
         return { head: `${letter} steps are fine enough`, why: `${step} each, at most a quarter of the ${spot} spot.` }
       case 'look':
-        return {
-          head: `${letter} steps are coarse`,
-          why: `${step} each against a spot of ${spot}; a quarter of the spot or less shows no stairs.`,
-          next: finer,
-        }
+        return margin >= 4
+          ? {
+              head: `${letter} steps may be coarse`,
+              why: `${step} each is within a quarter of the ${spot} spot, but may be more: neither is known well enough.`,
+              next: { words: 'Measure the thinnest burnt line', path: 'optics.spotX' },
+            }
+          : {
+              head: `${letter} steps are coarse`,
+              why: `${step} each against a spot of ${spot}; a quarter of the spot or less shows no stairs.`,
+              next: finer,
+            }
       case 'stop':
         return { head: `${letter} steps leave gaps`, why: `${step} each, more than the spot of ${spot}.`, next: finer }
       case 'unknown':

@@ -4,9 +4,12 @@ import { axisLimits, planMoves, type TimedPlan } from '../planner'
 import type { Mark } from './calipers'
 import { drawHidden, type Hidden, type StandInSpec } from './hidden'
 
-/** Something that goes wrong, for practice and for tests, at the n-th thing it is asked. */
+/**
+ * Something that goes wrong, for practice and for tests, at the n-th thing it is asked; `mute` and `wild` at the n-th
+ * report of a program that runs; `forget`: from then on what is set is said to be set and is not.
+ */
 export interface StandInFault {
-  readonly kind: 'silent' | 'reset' | 'garble' | 'refuse'
+  readonly kind: 'silent' | 'reset' | 'garble' | 'refuse' | 'mute' | 'wild' | 'forget'
   readonly at: number
 }
 
@@ -81,6 +84,10 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
   let job: Job | null = null
   let power = 0
   let asked = 0
+  /** Share of the last program that was carried out. */
+  let done = 0
+  /** Reports of the program that runs. */
+  let reported = 0
   let clock = 0
   let silent = false
 
@@ -91,10 +98,14 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
   const stepsPerMm = (axis: Axis): number => setting(`${axis}/steps`)
 
   const report = (): void => {
-    const done = job === null ? 1 : job.plan.totalSeconds === 0 ? 0 : Math.min(1, job.elapsed / job.plan.totalSeconds)
+    if (job !== null) done = job.plan.totalSeconds === 0 ? 0 : Math.min(1, job.elapsed / job.plan.totalSeconds)
     const place = (axis: Axis): number => motor[axis] / stepsPerMm(axis)
-    tell({ kind: 'at', state: { running: job !== null, x: place('x'), y: place('y'), power, done } })
+    const wild = goesWrong('wild')
+    if (goesWrong('mute')) silent = true
+    if (job !== null) reported++
+    tell({ kind: 'at', state: { running: job !== null, x: wild ? 99_999 : place('x'), y: place('y'), power, done } })
   }
+  const goesWrong = (kind: 'mute' | 'wild'): boolean => fault?.kind === kind && job !== null && reported >= fault.at
 
   /** Turns a motor to a commanded place in whole steps and pulls the head along. */
   const turn = (axis: Axis, mm: number): void => {
@@ -133,6 +144,7 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
     const still = { speed: 1e6, acceleration: 1e6 }
     const plan = planMoves(moves, axisLimits({ x: axis('x'), y: axis('y'), z: still }, DEVIATION))
     tell({ kind: 'yes', id: asking })
+    reported = 0
     job = { moves, plan, next: 0, spent: 0, elapsed: 0 }
   }
 
@@ -172,6 +184,7 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
     if (job !== null && job.next >= job.moves.count) {
       job = null
       power = 0
+      done = 1
       report()
       tell({ kind: 'ended' })
     } else if (job !== null) report()
@@ -210,7 +223,8 @@ export function createStandIn({ spec, number, settings: given, fault = null, say
     if (text === '' || !Number.isFinite(value) || value < 0 || (value === 0 && key !== 'beam/follows')) {
       return refuse(1, 6 + key.length, `${key} cannot be “${text}”`)
     }
-    settings[key] = value.toFixed(DECIMALS[key.split('/')[1] ?? ''] ?? 0)
+    const forgets = fault?.kind === 'forget' && asked >= fault.at
+    if (!forgets) settings[key] = value.toFixed(DECIMALS[key.split('/')[1] ?? ''] ?? 0)
     tell({ kind: 'yes', id: asking })
   }
 

@@ -3,7 +3,17 @@ import { machineLimits, type Bench } from '../../core/document'
 import type { Step } from '../../core/gcode'
 import { surveyProgram } from '../../core/planner'
 import { sayQuantity, type Finding, type Outcome } from '../../core/units'
-import { askCautions, engineOf, recordHandOut, runProgram, scanIds, useMachine, writeThroughCard } from '../../state'
+import {
+  askCautions,
+  engineOf,
+  recordBurn,
+  recordHandOut,
+  runProgram,
+  scanIds,
+  useMachine,
+  writeThroughCard,
+  type RunDraft,
+} from '../../state'
 import { download, Findings } from '../../ui'
 
 /**
@@ -14,8 +24,8 @@ export function HandOut(props: {
   readonly name: string
   readonly steps: readonly Step[]
   readonly bench: Bench
-  /** Called when it is about to leave: makes what its marks will be known by. Gives an id, or what stands in the way. */
-  readonly prepare: () => Outcome<string>
+  /** Called when it is about to leave: lays out what its marks will be known by, or says what stands in the way. */
+  readonly prepare: () => Outcome<RunDraft>
   readonly burnWords: string
 }) {
   const { name, steps, bench, prepare, burnWords } = props
@@ -28,42 +38,51 @@ export function HandOut(props: {
   const judged = written.ok ? judge(written.value, bench) : null
   const blocked = !written.ok || judged?.finding !== null
 
-  const leave = async (how: string, act: (text: string, id: string) => Promise<Finding | null>): Promise<void> => {
-    if (!written.ok || !(await askCautions())) return
-    const id = prepare()
-    if (!id.ok) {
-      setFindings(id.findings)
-      return
-    }
-    setFindings([])
-    const problem = await recordHandOut(name, how)
-    if (problem !== null) setFindings([{ code: 'not-recorded', severity: 'warning', message: problem }])
-    const finding = await act(written.value, id.value)
-    if (finding !== null) setFindings([finding])
+  const say = (problem: string | null, finding: Finding | null): void => {
+    const unkept: Finding[] = problem === null ? [] : [{ code: 'not-recorded', severity: 'warning', message: problem }]
+    setFindings([...unkept, ...(finding === null ? [] : [finding])])
   }
-  const burn = (): void => void leave('Burnt over the link.', runProgram)
+  /** Asks for the cautions, then lays out what is to be burnt. */
+  const begin = async (): Promise<RunDraft | null> => {
+    if (!written.ok || !(await askCautions())) return null
+    const draft = prepare()
+    setFindings(draft.ok ? [] : draft.findings)
+    return draft.ok ? draft.value : null
+  }
+  const burn = async (): Promise<void> => {
+    const draft = await begin()
+    if (draft === null || !written.ok) return
+    const end = await runProgram(written.value, draft.id)
+    // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
+    const refusal = end.kind === 'burnt' ? draft.keep() : null
+    const problem = await recordBurn(name, end)
+    const finding = 'finding' in end ? end.finding : null
+    say(problem ?? refusal, finding)
+  }
+  const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
+    const draft = await begin()
+    if (draft === null || !written.ok) return
+    const refusal = draft.keep()
+    await act(written.value)
+    say(refusal ?? (await recordHandOut(name, how)), null)
+  }
   const file = (): void =>
-    void leave('Taken as a file.', (text) => {
-      download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(text), 'text/plain')
-      return Promise.resolve(null)
-    })
+    void handOut('Taken as a file.', (text) =>
+      download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(text), 'text/plain'),
+    )
   const print = (): void =>
-    void leave('Printed.', () => {
+    void handOut('Printed.', async () => {
       setListed(true)
       // The program stands on the sheet before it is printed.
-      return new Promise((resolve) =>
-        setTimeout(() => {
-          window.print()
-          resolve(null)
-        }, 50),
-      )
+      await new Promise((resolve) => setTimeout(resolve, 50))
+      window.print()
     })
   return (
     <div className="pt-2">
       {judged !== null && judged.finding === null && <p className="text-[13px] text-second">{judged.words}</p>}
       <div className="no-print mt-2 flex flex-wrap items-center gap-2">
         {linked && (
-          <button type="button" className="button button-first" disabled={blocked || running} onClick={burn}>
+          <button type="button" className="button button-first" disabled={blocked || running} onClick={() => void burn()}>
             {burnWords}
           </button>
         )}

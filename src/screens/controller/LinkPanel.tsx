@@ -2,7 +2,7 @@ import { useState, type SyntheticEvent } from 'react'
 import type { StandInFault } from '../../core/workshop'
 import {
   connectStandIn,
-  disconnect,
+  leaveMachine,
   readSettings,
   setClockRate,
   standInNumber,
@@ -50,9 +50,13 @@ const FAULTS: readonly { readonly kind: StandInFault['kind'] | ''; readonly word
   { kind: 'reset', words: 'starts anew in the middle' },
   { kind: 'garble', words: 'says a garbled line' },
   { kind: 'refuse', words: 'refuses once' },
+  { kind: 'mute', words: 'falls silent while it burns' },
+  { kind: 'wild', words: 'reports a place that cannot be' },
+  { kind: 'forget', words: 'forgets what is set' },
 ]
-/** The request at which a practised fault comes: in the middle of a program. */
-const FAULT_AT = 12
+/** The request, report or setting at which a practised fault comes: requests in the middle of a program. */
+const FAULT_AT: Readonly<Partial<Record<StandInFault['kind'], number>>> = { mute: 6, wild: 6, forget: 1 }
+const IN_A_PROGRAM = 12
 
 function ConnectForm() {
   const benchId = useBenchStore((it) => it.bench?.id ?? '')
@@ -67,7 +71,7 @@ function ConnectForm() {
       setRefusal('The number of a stand-in is a whole one from 1 on. The same number hides the same machine.')
       return
     }
-    const problem = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT })
+    const problem = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT[fault] ?? IN_A_PROGRAM })
     setRefusal(problem)
     if (problem === null) await readSettings()
   }
@@ -130,18 +134,18 @@ function Rates({ rate, choose }: { readonly rate: ClockRate; readonly choose: (r
 }
 
 function Linked() {
-  const { link, running, rate, lines } = useMachine()
+  const { link, running, rate, lines, beam } = useMachine()
   const number = standInNumber(useBenchStore((it) => it.bench?.id ?? ''))
   return (
     <div className="py-2">
       <p>
-        Stand-in <span className="num">{number}</span>: {sayLink(link, running)}
+        Stand-in <span className="num">{number}</span>: {sayLink(link, running, beam)}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
-        <button type="button" className="button" disabled={!running} onClick={stopMachine}>
+        <button type="button" className="button" disabled={!running && beam === 'off'} onClick={stopMachine}>
           Beam off and stop
         </button>
-        <button type="button" className="button" onClick={disconnect}>
+        <button type="button" className="button" onClick={() => void leaveMachine()}>
           {link === 'faulted' ? 'Let go of it' : 'Disconnect'}
         </button>
       </div>
@@ -164,8 +168,8 @@ function Linked() {
   )
 }
 
-function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean): string {
+function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean, beam: 'off' | 'on' | 'not known'): string {
   if (link === 'opening') return 'connecting'
-  if (link === 'faulted') return 'at fault, beam told to go off'
+  if (link === 'faulted') return beam === 'off' ? 'at fault, beam off' : 'at fault, told to stop, beam may be on'
   return running ? 'at work' : 'at rest'
 }

@@ -135,7 +135,7 @@ export function RampGiven() {
             name="faint ramp"
             steps={ramp.steps}
             bench={bench}
-            prepare={() => ({ ok: true, value: 'ramp', findings: [] })}
+            prepare={() => ({ ok: true, value: { id: 'ramp', keep: () => null }, findings: [] })}
             burnWords="Burn the ramp"
           />
         )}

@@ -160,7 +160,7 @@ function BurnAgain({ run, runId, bench }: { readonly run: ScaleRun; readonly run
       name="scale run"
       steps={scaleRunSteps(run, run.power, run.speed)}
       bench={bench}
-      prepare={() => ({ ok: true, value: runId, findings: [] })}
+      prepare={() => ({ ok: true, value: { id: runId, keep: () => null }, findings: [] })}
       burnWords="Burn it again"
     />
   )

@@ -1,7 +1,7 @@
 import { closingSentence, calibratedStepsOf, sizeError, scaleRunSteps, stepsMargin } from '../../core/calibrate'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { engineOf, makeRun, NEXT_RUN, planRun, useBenchStore, useSession } from '../../state'
+import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { chosenRun, useChosenInstrument, useInstrument } from './chosen'
@@ -91,10 +91,16 @@ function NextRun({ bench }: { readonly bench: Bench }) {
   const plan = planRun(bench, instrumentId)
   const { markPower, markSpeed } = bench.calibrate
   const steps = plan.ok ? scaleRunSteps(plan.value.shape, markPower.value ?? 0, markSpeed.value ?? 1) : null
-  const prepare = (): ReturnType<typeof makeRun> => {
-    const made = makeRun(instrumentId)
-    if (made.ok) useSession.setState({ runId: made.value })
-    return made
+  const prepare = (): ReturnType<typeof draftRun> => {
+    const made = draftRun(instrumentId)
+    if (!made.ok) return made
+    const { id, keep } = made.value
+    const keepAndShow = (): string | null => {
+      const refusal = keep()
+      if (refusal === null) useSession.setState({ runId: id })
+      return refusal
+    }
+    return { ...made, value: { id, keep: keepAndShow } }
   }
   const missing = whatIsMissing(bench)
   return (

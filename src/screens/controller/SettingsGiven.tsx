@@ -29,7 +29,7 @@ export function SettingsGiven() {
 function OverTheLink({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [asking, setAsking] = useState(false)
-  const differing = rows.filter((it) => it.differs === true)
+  const differing = rows.filter((it) => it.standing === 'differs')
   const write = (): void => {
     setAsking(false)
     void writeSettings(differing.map(({ setting }) => setting.id)).then(setFindings)

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { lineOfSetting } from '../../core/controller'
-import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
+import type { Mark } from '../../core/bench'
+import { compareSettings, type Bench, type ComparedSetting, type Standing } from '../../core/document'
 import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings } from '../../state'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import type { Finding } from '../../core/units'
@@ -41,8 +42,7 @@ export function SettingsPlate() {
 
 function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly bench: Bench; readonly drawn: string }) {
   const linked = useMachine((it) => it.link === 'open')
-  const { setting, wanted, inMachine, differs, path } = row
-  const mark = differs === null ? 'unknown' : differs ? 'look' : 'good'
+  const { setting, wanted, inMachine, differs, path, standing } = row
   return (
     <tr className="border-b border-rule" data-setting={setting.id}>
       <th scope="row" className="py-1 pr-3 font-normal">
@@ -58,15 +58,41 @@ function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly be
       <td className={`py-1 pr-3 ${drawn}`}>
         <span className="flex items-center gap-2">
           <Offset wanted={wanted} inMachine={inMachine} differs={differs} />
-          <VerdictMark mark={mark} label={differs === null ? 'not compared yet' : differs ? 'differs' : 'the same'} />
+          <VerdictMark mark={MARK_OF[standing]} label={sayStanding(row)} />
         </span>
       </td>
       <td className="no-print py-1 text-right text-[13px] whitespace-nowrap">
+        <Unsure row={row} />
         {wanted !== null &&
           differs !== false &&
           (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
       </td>
     </tr>
+  )
+}
+
+const MARK_OF: Readonly<Record<Standing, Mark>> = {
+  'not known': 'unknown',
+  same: 'good',
+  differs: 'look',
+  'within ±': 'unknown',
+  guess: 'unknown',
+}
+
+function sayStanding({ standing, differs }: ComparedSetting): string {
+  if (standing === 'not known') return 'not compared yet'
+  if (standing === 'guess') return differs === true ? 'differs from a guess' : 'the same as a guess'
+  return standing === 'same' ? 'the same' : standing === 'differs' ? 'differs' : 'differs by less than the bench may be off'
+}
+
+/** Why the bench is no reason to overwrite what is in the machine. */
+function Unsure({ row: { standing, unchecked } }: { readonly row: ComparedSetting }) {
+  if (standing === 'within ±') return <span className="mr-3 text-second">within ±, leave it</span>
+  if (standing !== 'guess' || unchecked === null) return null
+  return (
+    <span className="mr-3">
+      <FactLink path={unchecked}>a guess, check it</FactLink>
+    </span>
   )
 }
 
@@ -91,7 +117,7 @@ function Write({ row }: { readonly row: ComparedSetting }) {
         onClick={() => void writeSettings([row.setting.id]).then(setFindings)}
         aria-label={`Write ${row.setting.label}`}
       >
-        Write
+        {row.standing === 'differs' || row.standing === 'not known' ? 'Write' : 'Write it all the same'}
       </button>
       <Findings findings={findings} />
     </>

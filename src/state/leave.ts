@@ -1,0 +1,22 @@
+import { useBenchStore } from './benchStore'
+import { mayBeLit } from './machine'
+
+/** Why a page, or a bench, should not be left without asking: its machine's beam may be on, or it is not saved. */
+export type Stay = 'beam' | 'unsaved'
+
+/** Why the open bench should not be left now, the worst first; null where nothing is in the way. */
+export function whyStay(): Stay | null {
+  if (mayBeLit()) return 'beam'
+  const { bench, save } = useBenchStore.getState()
+  if (bench === null || save.kind === 'saved' || save.kind === 'saving') return null
+  return 'unsaved'
+}
+
+/** Asks before the page itself is closed or loaded anew. @returns Stops asking. */
+export function askBeforeLeaving(): () => void {
+  const ask = (event: BeforeUnloadEvent): void => {
+    if (whyStay() !== null) event.preventDefault()
+  }
+  addEventListener('beforeunload', ask)
+  return () => removeEventListener('beforeunload', ask)
+}

@@ -1,0 +1,146 @@
+import {
+  createSession,
+  impossible,
+  runLines,
+  type BeamState,
+  type ControllerLink,
+  type RunEnd,
+  type StopState,
+} from '../../src/core/controller'
+import { createStandIn } from '../../src/core/workshop'
+import { HERON_SPEC } from '../handMachine'
+
+/** What a link may do to a line on its way; `deaf` and `cut` to all lines behind it too. */
+export const IN_FAULTS = ['drop', 'garble', 'twice', 'deaf', 'gone', 'wild power', 'wild place'] as const
+export const OUT_FAULTS = ['drop', 'cut', 'gone'] as const
+export type LinkFault =
+  | { readonly way: 'in'; readonly at: number; readonly kind: (typeof IN_FAULTS)[number] }
+  | { readonly way: 'out'; readonly at: number; readonly kind: (typeof OUT_FAULTS)[number] }
+
+/** What came of one run over a link with one fault, told by the machine itself and by the session. */
+export interface Trial {
+  readonly end: RunEnd
+  readonly ranAtAll: boolean
+  readonly ranToItsEnd: boolean
+  /** Share of the program's time that really passed. */
+  readonly trueDone: number
+  /** Moments at which the machine was at work and the session said that the beam is off. */
+  readonly untrueOff: number
+  /** Lines that went out after the session knew of a fault, but for stop. */
+  readonly outAfterFault: readonly string[]
+  /** Whether stop was the first line that went out from the fault on. */
+  readonly stopFirst: boolean
+  /** Seconds from the fault until the machine was dark, or the person was told to cut the supply. */
+  readonly secondsToKnow: number
+  readonly linesIn: number
+  readonly linesOut: number
+}
+
+const PROGRAM = ['G21 G90', 'M3 S600 F600', 'G1 X8', 'G1 Y8', 'M5', 'M2']
+const TICK = 0.04
+const LONGEST = 40
+
+/** Runs a program on a stand-in over a link with one fault (or none), on a clock of its own. */
+export async function tryLink(fault: LinkFault | null): Promise<Trial> {
+  let now = 0
+  let timers: { readonly due: number; readonly act: () => void }[] = []
+  let hear: (line: string | null) => void = () => undefined
+  const seen = { in: 0, out: 0, broken: false, faultAt: -1, told: -1, dark: -1, untrueOff: 0 }
+  const out: { readonly line: string; readonly afterFault: boolean }[] = []
+  const coming: (string | null)[] = []
+  let ranAtAll = false
+  let ended = false
+  let trueDone = 0
+  let beam = 'off' as BeamState
+
+  const struck = (): void => {
+    if (seen.faultAt < 0) seen.faultAt = now
+  }
+  const say = (line: string): void => {
+    if (line === 'ended') ended = true
+    const done = /^at run \S+ \S+ \S+ (\S+)$/.exec(line)?.[1]
+    if (done !== undefined) trueDone = Math.max(trueDone, Number(done))
+    const n = seen.in++
+    if (fault?.way === 'in' && (n === fault.at || (fault.kind === 'deaf' && n > fault.at))) {
+      struck()
+      if (fault.kind === 'drop' || fault.kind === 'deaf') return
+      if (fault.kind === 'gone') return void coming.push(null)
+      if (fault.kind === 'garble') return void coming.push(`${line.slice(0, 3)}\u0000${line.slice(4)}`)
+      if (fault.kind === 'twice') return void coming.push(line, line)
+      if (!line.startsWith('at ')) return void coming.push(line)
+      const words = line.split(' ')
+      words[fault.kind === 'wild power' ? 4 : 2] = fault.kind === 'wild power' ? '7.0000' : '99999.000'
+      return void coming.push(words.join(' '))
+    }
+    if (!seen.broken) coming.push(line)
+  }
+  const standIn = createStandIn({ spec: HERON_SPEC, number: 41, say })
+  const link: ControllerLink = {
+    send(line) {
+      out.push({ line, afterFault: session.fault !== null })
+      const n = seen.out++
+      if (fault?.way === 'out' && (n === fault.at || (fault.kind !== 'drop' && n > fault.at))) {
+        struck()
+        if (fault.kind === 'gone' && !seen.broken) {
+          seen.broken = true
+          coming.push(null)
+        }
+        return
+      }
+      standIn.receive(line)
+    },
+    listen: (listener) => (hear = listener),
+    close: () => undefined,
+  }
+  const session = createSession(
+    link,
+    (ms, act) => {
+      const timer = { due: now + ms / 1000, act }
+      timers.push(timer)
+      return () => (timers = timers.filter((it) => it !== timer))
+    },
+    {
+      onBeam: (it) => (beam = it),
+      onStop: (it: StopState) => {
+        if (it === 'not confirmed' && seen.told < 0) seen.told = now
+      },
+    },
+    { doubt: (it) => impossible(it, HERON_SPEC.travel) },
+  )
+  let end: RunEnd | null = null
+  void runLines(session, PROGRAM).then((it) => (end = it))
+  while (now < LONGEST) {
+    for (let turn = 0; turn < 6; turn++) {
+      while (coming.length > 0) hear(coming.shift() ?? null)
+      await Promise.resolve()
+      await Promise.resolve()
+    }
+    if (!standIn.resting) {
+      ranAtAll = true
+      seen.dark = -1
+      if (beam === 'off') seen.untrueOff++
+      standIn.advance(TICK)
+    } else if (seen.dark < 0) seen.dark = now
+    now += TICK
+    const due = timers.filter((it) => it.due <= now)
+    timers = timers.filter((it) => it.due > now)
+    for (const { act } of due) act()
+    if (end !== null && standIn.resting && coming.length === 0 && (beam === 'off' || seen.told >= 0)) break
+    // Nobody can reach a machine whose link is cut: it burns on, and the person has been told.
+    if (end !== null && seen.told >= 0 && now > seen.told + 3) break
+  }
+  const behind = out.filter((it) => it.afterFault).map((it) => it.line)
+  const known = [seen.dark >= 0 ? seen.dark : Infinity, seen.told >= 0 ? seen.told : Infinity]
+  return {
+    end: end ?? { kind: 'lost', done: 0, finding: { code: 'never', severity: 'error', message: 'it never came back' } },
+    ranAtAll,
+    ranToItsEnd: ended,
+    trueDone: ended ? 1 : trueDone,
+    untrueOff: seen.untrueOff,
+    outAfterFault: behind.filter((it) => it !== 'stop'),
+    stopFirst: session.fault === null || behind[0] === 'stop',
+    secondsToKnow: seen.faultAt < 0 ? 0 : Math.max(0, Math.min(...known) - seen.faultAt),
+    linesIn: seen.in,
+    linesOut: seen.out,
+  }
+}

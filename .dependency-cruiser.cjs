@@ -27,7 +27,7 @@ const LAYERS = ['core', 'workers', 'data', 'devices', 'state', 'ui', 'screens', 
 // What each layer may import besides itself.
 const MAY = {
   core: [],
-  workers: ['core'],
+  workers: ['core', 'data'],
   data: ['core'],
   devices: ['core'],
   state: ['core', 'workers', 'data', 'devices'],

@@ -1,8 +1,14 @@
-import { createServer } from './server'
+import { createServer, lacksBuild } from './server'
 
 const port = Number(process.env['PORT'] ?? 4173)
 if (!Number.isInteger(port) || port < 1 || port > 65_535) {
   console.error(`PORT must be a whole number 1…65535, got “${process.env['PORT'] ?? ''}”.`)
+  process.exit(1)
+}
+
+const lacking = lacksBuild('dist')
+if (lacking !== null) {
+  console.error(lacking)
   process.exit(1)
 }
 

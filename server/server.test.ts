@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { createServer } from './server'
+import { createServer, lacksBuild } from './server'
 
 const folder = mkdtempSync(join(tmpdir(), 'fine-kerf-'))
 let home = ''
@@ -38,4 +38,26 @@ it('keeps named assets for good, and does not answer a missing one with the appl
   expect((await fetch(`${home}/assets/a.js`)).headers.get('cache-control')).toContain('immutable')
   expect((await fetch(`${home}/assets/gone.js`)).status).toBe(404)
   expect((await fetch(`${home}/..%2f..%2fetc/passwd`)).status).not.toBe(500)
+})
+
+it.each([
+  ['/assets/gone.js', 404],
+  ['/pictures/gone.png', 404],
+  ['/sw.js', 404],
+  ['/assets/%E0%A4%A', 400],
+  ['/bench/%E0%A4%A/motion', 400],
+])('says what is wrong with %s in a word, under all headers, and nothing of this machine', async (path, status) => {
+  const answer = await fetch(`${home}${path}`)
+  const text = await answer.text()
+  expect(answer.status).toBe(status)
+  expect(text).not.toContain(folder)
+  expect(text).not.toMatch(/node_modules|at .*\(|Error:|<html/i)
+  expect(answer.headers.get('content-security-policy')).toContain("default-src 'none'")
+  expect(answer.headers.get('permissions-policy')).toContain('camera=()')
+  expect(answer.headers.get('x-content-type-options')).toBe('nosniff')
+})
+
+it('says what to do where nothing is built', () => {
+  expect(lacksBuild(join(folder, 'no such folder'))).toMatch(/npm start/)
+  expect(lacksBuild(folder)).toBeNull()
 })

@@ -1,6 +1,7 @@
-import { resolve } from 'node:path'
+import { existsSync } from 'node:fs'
+import { extname, join, resolve } from 'node:path'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
 
 /** What a page may do: its own files, and nothing from anywhere else. */
@@ -19,6 +20,24 @@ const POLICY = {
   objectSrc: ["'none'"],
 }
 
+/** What went wrong in a word; never a path of this machine, nor where in the code. */
+const sayFailure: ErrorRequestHandler = (error: { readonly status?: unknown }, _, response, next) => {
+  if (response.headersSent) {
+    next(error)
+    return
+  }
+  const status = typeof error.status === 'number' && error.status >= 400 && error.status < 600 ? error.status : 500
+  const words = status === 404 ? 'There is nothing here.' : status < 500 ? 'This address cannot be read.' : 'The server failed.'
+  response.status(status).type('text').send(`${words}\n`)
+}
+
+/** What a folder lacks to be served, in words; null where it is a built application. */
+export function lacksBuild(folder: string): string | null {
+  return existsSync(join(resolve(folder), 'index.html'))
+    ? null
+    : 'The application is not built yet. Run “npm start”, which builds and serves it, or “npm run build” first.'
+}
+
 /** Serves a built application with its security headers; every path that is no file is the application's own. */
 export function createServer(folder: string): Express {
   const root = resolve(folder)
@@ -33,10 +52,15 @@ export function createServer(folder: string): Express {
   app.use(compression())
   app.use('/assets', express.static(`${root}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
   // The worker that keeps the application in the browser must be looked up anew each time, or nothing new is ever found.
-  app.get('/sw.js', (_, response) =>
-    response.sendFile('sw.js', { root, cacheControl: false, headers: { 'cache-control': 'no-cache' } }),
+  app.get('/sw.js', (_, response, next) =>
+    response.sendFile('sw.js', { root, cacheControl: false, headers: { 'cache-control': 'no-cache' } }, next),
   )
   app.use(express.static(root, { index: 'index.html', dotfiles: 'ignore' }))
-  app.get('/{*rest}', (_, response) => response.sendFile('index.html', { root }))
+  // A path with an ending asks for a file, and there is none: a page in its place would only break what asked.
+  app.get('/{*rest}', (request, response, next) =>
+    extname(request.path) === '' ? response.sendFile('index.html', { root }, next) : next(),
+  )
+  app.use((_, response) => void response.status(404).type('text').send('There is nothing here.\n'))
+  app.use(sayFailure)
   return app
 }

@@ -3,13 +3,15 @@ import { Navigate, useLocation, useParams } from 'react-router'
 import { STAGES } from '../core/document'
 import type { Finding } from '../core/units'
 import { connectDemo, openBench, revealFact, useBenchStore } from '../state'
-import { Boundary, fetchLater, Findings } from '../ui'
+import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
 import { Nameplate } from './Nameplate'
+import { notify } from './notify'
 import { SaveNotice } from './SaveNotice'
 import { StageRoute } from './StageRoute'
 
+const CannotOpen = later(async () => (await import('./CannotOpen')).CannotOpen)
 const loadMotion = () => import('../screens/motion/Motion')
 const loadPlan = () => import('../screens/plan/Plan')
 const loadPower = () => import('../screens/power/Power')
@@ -35,7 +37,7 @@ export function BenchPage() {
     document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
   }, [found])
   if (stage === undefined) return <Navigate to={`/bench/${benchId}/motion`} replace />
-  if (opened.kind === 'refused') return <CannotOpen findings={opened.findings} />
+  if (opened.kind === 'refused') return <CannotOpen id={benchId} findings={opened.findings} />
   if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
   return (
     <div className="sheet grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)_auto] md:grid-cols-[132px_minmax(0,1fr)] md:grid-rows-[auto_minmax(0,1fr)_auto]">
@@ -93,7 +95,14 @@ function useOpened(benchId: string): Opened {
 function useLinkedFact(open: boolean): void {
   const { hash } = useLocation()
   useEffect(() => {
-    if (open && hash.length > 1) revealFact(decodeURIComponent(hash.slice(1)))
+    if (!open || hash.length <= 1) return
+    try {
+      revealFact(decodeURIComponent(hash.slice(1)))
+    } catch {
+      notify(
+        `The end of this address, “${hash.slice(0, 40)}”, is broken: a % in it stands for nothing. The bench itself is open.`,
+      )
+    }
   }, [open, hash])
 }
 
@@ -125,18 +134,6 @@ function useIdleWork(open: boolean): void {
       if (idle !== undefined) cancelIdleCallback(idle)
     }
   }, [open])
-}
-
-function CannotOpen({ findings }: { readonly findings: readonly Finding[] }) {
-  return (
-    <main className="mx-auto max-w-[40rem] p-8">
-      <h1 className="text-[22px] font-[680]">This bench cannot be opened</h1>
-      <Findings findings={findings} />
-      <a className="button mt-4 inline-flex items-center" href="/">
-        All benches
-      </a>
-    </main>
-  )
 }
 
 function NoStage({ benchId, name }: { readonly benchId: string; readonly name: string }) {

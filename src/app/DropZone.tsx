@@ -22,19 +22,10 @@ export function DropZone() {
     }
     const drop = (event: DragEvent): void => {
       setOver(false)
-      const file = event.dataTransfer?.files[0]
-      if (file === undefined) return
+      const files = [...(event.dataTransfer?.files ?? [])]
+      if (files.length === 0) return
       event.preventDefault()
-      const { bench } = useBenchStore.getState()
-      if (bench !== null && !BENCH_FILE.test(file.name)) {
-        void openProgram(file, machineLimits(engineOf(bench)))
-        void navigate(`/bench/${bench.id}/work`)
-        return
-      }
-      void importFile(file).then((read) => {
-        for (const finding of read.findings) notify(finding.message)
-        if (read.ok) void navigate(`/bench/${read.value}/motion`)
-      })
+      void takeAll(files, (to) => void navigate(to))
     }
     const listeners = { dragover: drag, dragleave: leave, drop } as const
     for (const [name, listener] of Object.entries(listeners)) window.addEventListener(name as 'drop', listener)
@@ -48,4 +39,24 @@ export function DropZone() {
       <p className="text-[20px] font-[650]">Drop a bench file to open it, or a program to look at it</p>
     </div>
   )
+}
+
+/** Takes every file that was dropped, one after the other; one that is left is said. */
+async function takeAll(files: readonly File[], go: (to: string) => void): Promise<void> {
+  const { bench } = useBenchStore.getState()
+  const isBench = (file: File): boolean => bench === null || BENCH_FILE.test(file.name)
+  for (const file of files.filter(isBench)) {
+    const read = await importFile(file)
+    for (const finding of read.findings.slice(0, 4)) notify(finding.message)
+    if (read.ok) go(`/bench/${read.value}/motion`)
+  }
+  const [program, ...more] = files.filter((file) => !isBench(file))
+  if (program !== undefined && bench !== null) {
+    void openProgram(program, machineLimits(engineOf(bench)))
+    go(`/bench/${bench.id}/work`)
+  }
+  if (more.length > 0) {
+    const names = more.map((it) => `“${it.name}”`).join(', ')
+    notify(`One program is looked at at a time: ${names} was left where it is. Drop it again when you want to see it.`)
+  }
 }

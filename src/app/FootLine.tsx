@@ -123,7 +123,9 @@ function sayState(save: SaveState): string {
     case 'saving':
       return 'Saving …'
     case 'changed-elsewhere':
-      return 'Not saved: changed elsewhere'
+      return save.unsaved ? 'Not saved: changed elsewhere' : 'Changed elsewhere'
+    case 'newer':
+      return 'Not saved: a newer Fine Kerf has it'
     case 'full':
       return 'Not saved: disk full'
     case 'failed':

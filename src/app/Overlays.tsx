@@ -54,5 +54,5 @@ function say(words: string, edit: string | null): void {
 
 function exportOpen(): void {
   const id = useBenchStore.getState().bench?.id
-  if (id !== undefined) void exportBench(id)
+  if (id !== undefined) void exportBench(id).then((problem) => problem !== null && notify(problem))
 }

@@ -1,47 +1,103 @@
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { keepAsCopy, openBench, saveOpenBench, useBenchStore } from '../state'
+import { allowLeaving, keepAsCopy, reloadBench, saveOpenBench, useBenchStore, type SaveState } from '../state'
 import { exportBench } from '../ui'
-import { notify } from './notify'
 
-/** What stands over the sheet while a bench is not saved: what happened and what can be done. */
+/** What stands over the sheet while a bench is not saved, or not the newest: what happened and what can be done. */
 export function SaveNotice() {
   const save = useBenchStore((it) => it.save)
+  const leftAs = useBenchStore((it) => it.leftAs)
+  return (
+    <>
+      {save.kind !== 'saved' && save.kind !== 'saving' && <NotSaved save={save} />}
+      {leftAs !== null && (
+        <Bar>
+          <p>
+            A page that was closed had left a change unsaved, and this bench was changed elsewhere since. The change is kept in a
+            bench beside it: “{leftAs}”.
+          </p>
+          <button type="button" className="button" onClick={() => useBenchStore.setState({ leftAs: null })}>
+            Understood
+          </button>
+        </Bar>
+      )}
+    </>
+  )
+}
+
+type Unsaved = Exclude<SaveState, { readonly kind: 'saved' | 'saving' }>
+
+function NotSaved({ save }: { readonly save: Unsaved }) {
   const id = useBenchStore((it) => it.bench?.id ?? '')
   const navigate = useNavigate()
-  if (save.kind === 'saved' || save.kind === 'saving') return null
+  const [problem, setProblem] = useState<string | null>(null)
   const copy = async (): Promise<void> => {
     const kept = await keepAsCopy()
-    if (kept.ok) await navigate(`/bench/${kept.value}/motion`)
-    else notify(kept.findings.map((it) => it.message).join(' '))
+    if (!kept.ok) return setProblem(kept.findings.map((it) => it.message).join(' '))
+    allowLeaving()
+    await navigate(`/bench/${kept.value}/motion`)
+  }
+  const reload = async (): Promise<void> => {
+    const findings = await reloadBench(id)
+    setProblem(findings.length === 0 ? null : `It cannot be reloaded. ${findings.map((it) => it.message).join(' ')}`)
+  }
+  const takeOut = (): void => void exportBench(id).then(setProblem)
+  const again = async (): Promise<void> => {
+    const state = await saveOpenBench()
+    setProblem(state.kind === 'saved' ? null : 'It still cannot be saved.')
   }
   return (
-    <div role="alert" className="no-print flex flex-wrap items-center gap-3 border-b border-ink bg-tape px-6 py-2">
-      {save.kind === 'changed-elsewhere' ? (
-        <>
-          <p>This bench was changed elsewhere, in another window. Your last change is not saved.</p>
-          <button type="button" className="button" onClick={() => void openBench(id)}>
-            Reload it
-          </button>
-          <button type="button" className="button" onClick={() => void copy()}>
-            Keep mine as a copy
-          </button>
-        </>
-      ) : (
-        <>
-          <p>
-            {save.kind === 'full'
-              ? 'The disk is full: your last changes are not saved.'
-              : `The browser could not save: ${save.message}.`}{' '}
-            Export the bench file, make room, then try again.
-          </p>
-          <button type="button" className="button button-first" onClick={() => void exportBench(id)}>
-            Export the bench file
-          </button>
-          <button type="button" className="button" onClick={() => void saveOpenBench()}>
-            Try again
-          </button>
-        </>
+    <Bar>
+      <p>{sayUnsaved(save)}</p>
+      {save.kind === 'changed-elsewhere' && (
+        <button type="button" className="button" onClick={() => void reload()}>
+          Reload it
+        </button>
       )}
+      {save.kind === 'changed-elsewhere' && save.unsaved && (
+        <button type="button" className="button" onClick={() => void copy()}>
+          Keep mine as a copy
+        </button>
+      )}
+      {save.kind === 'newer' && (
+        <button type="button" className="button" onClick={() => location.reload()}>
+          Load the page again
+        </button>
+      )}
+      {(save.kind === 'full' || save.kind === 'failed' || save.kind === 'newer') && (
+        <button type="button" className="button button-first" onClick={takeOut}>
+          Export the bench file
+        </button>
+      )}
+      {(save.kind === 'full' || save.kind === 'failed') && (
+        <button type="button" className="button" onClick={() => void again()}>
+          Try again
+        </button>
+      )}
+      {problem !== null && <p className="basis-full">{problem}</p>}
+    </Bar>
+  )
+}
+
+function sayUnsaved(save: Unsaved): string {
+  switch (save.kind) {
+    case 'changed-elsewhere':
+      return save.unsaved
+        ? 'This bench was changed elsewhere, in another window. Your last change is not saved; reloading gives it up.'
+        : 'This bench was changed elsewhere, in another window. What you see is older.'
+    case 'newer':
+      return 'A newer Fine Kerf in another window has taken this bench over. Load the page again to go on with it.'
+    case 'full':
+      return 'The disk is full: your last changes are not saved. Export the bench file, make room, then try again.'
+    case 'failed':
+      return `This bench is not saved in this browser: ${save.message}. Export the bench file, make room, then try again.`
+  }
+}
+
+function Bar({ children }: { readonly children: React.ReactNode }) {
+  return (
+    <div role="alert" className="no-print flex flex-wrap items-center gap-3 border-b border-ink bg-tape px-6 py-2">
+      {children}
     </div>
   )
 }

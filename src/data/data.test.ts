@@ -5,11 +5,24 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { engineFor, judgeAll, readBench } from '../core/document'
 import { consequences } from '../core/bench'
 import { benchFileName, readBenchFile, writeBenchFile } from './benchFile'
-import { addBundle, copyBundle, Database, deleteBench, listBenches, loadBench, saveBench, type BenchBundle } from '.'
+import {
+  addBundle,
+  addRecord,
+  copyBundle,
+  Database,
+  deleteBench,
+  listBenches,
+  loadBench,
+  putBack,
+  saveBench,
+  type BenchBundle,
+} from '.'
+import { crc32 } from './zip'
 import { heron } from './heron'
 import { plover } from './plover'
 
 const NOW = '2026-03-01T09:00:00.000Z'
+const AT = { revision: 1, birth: 'b1' }
 const bundle = heron()
 const fresh = (() => {
   let count = 0
@@ -48,10 +61,10 @@ it('the second demo is valid, a retrofit that can be worked, and nothing of it i
 describe('the store', () => {
   it('saves by revision, and does not save over another window', async () => {
     const db = fresh()
-    await addBundle(db, bundle, {}, NOW)
+    await addBundle(db, bundle, {}, NOW, 'b1')
     const renamed = { ...bundle.bench, name: 'Heron II' }
-    expect(await saveBench(db, renamed, { motion: 'look' }, 1, NOW)).toMatchObject({ kind: 'saved', revision: 2 })
-    expect(await saveBench(db, bundle.bench, {}, 1, NOW)).toEqual({ kind: 'changed-elsewhere' })
+    expect(await saveBench(db, renamed, { motion: 'look' }, AT, NOW)).toMatchObject({ kind: 'saved', revision: 2 })
+    expect(await saveBench(db, bundle.bench, {}, AT, NOW)).toEqual({ kind: 'changed-elsewhere' })
     expect(await loadBench(db, 'heron')).toMatchObject({
       ok: true,
       value: { bench: renamed, revision: 2, marks: { motion: 'look' }, records: bundle.records },
@@ -60,19 +73,19 @@ describe('the store', () => {
 
   it('keeps all of a bundle or nothing of it', async () => {
     const db = fresh()
-    await addBundle(db, bundle, {}, NOW)
+    await addBundle(db, bundle, {}, NOW, 'b1')
     const clash: BenchBundle = { ...bundle, bench: { ...bundle.bench, id: 'other' } } // its records are here already
-    expect(await addBundle(db, clash, {}, NOW)).toMatchObject({ kind: 'failed' })
+    expect(await addBundle(db, clash, {}, NOW, 'b2')).toMatchObject({ kind: 'failed' })
     expect(await listBenches(db)).toHaveLength(1)
   })
 
   it('says when the disk is full', async () => {
     const db = fresh()
-    await addBundle(db, bundle, {}, NOW)
+    await addBundle(db, bundle, {}, NOW, 'b1')
     vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError')
     })
-    expect(await saveBench(db, bundle.bench, {}, 1, NOW)).toEqual({ kind: 'full' })
+    expect(await saveBench(db, bundle.bench, {}, AT, NOW)).toEqual({ kind: 'full' })
   })
 
   it('refuses a bench of a newer version and leaves it untouched', async () => {
@@ -83,13 +96,23 @@ describe('the store', () => {
     expect((await db.benches.get('later'))?.document).toEqual(document)
   })
 
+  it('does not write an older version over a bench that a newer application has migrated', async () => {
+    const db = fresh()
+    await addBundle(db, bundle, {}, NOW, 'b1')
+    await db.benches.update('heron', { document: { ...bundle.bench, version: 99 } })
+    expect(await saveBench(db, bundle.bench, {}, AT, NOW)).toEqual({ kind: 'newer' })
+  })
+
   it('deletes with records and pictures and gives back what was there', async () => {
     const db = fresh()
-    await addBundle(db, bundle, {}, NOW)
+    await addBundle(db, bundle, {}, NOW, 'b1')
     const removed = await deleteBench(db, 'heron')
     expect([await db.benches.count(), await db.records.count()]).toEqual([0, 0])
-    if (removed.ok) await addBundle(db, removed.value, {}, NOW)
-    expect(await loadBench(db, 'heron')).toMatchObject({ ok: true, value: { records: bundle.records } })
+    expect(await putBack(db, removed!, 'b2')).toMatchObject({ kind: 'saved' })
+    expect(await loadBench(db, 'heron')).toMatchObject({ ok: true, value: { records: bundle.records, birth: 'b2' } })
+    // A window that had it open before it was deleted does not save over it, though the revision is the same.
+    expect(await saveBench(db, bundle.bench, {}, AT, NOW)).toEqual({ kind: 'changed-elsewhere' })
+    expect(await addRecord(db, { ...bundle.records[0]!, id: 'late' }, [], AT)).toEqual({ kind: 'changed-elsewhere' })
   })
 
   it('copies under new ids, records still standing on one another', () => {
@@ -161,6 +184,50 @@ describe('the bench file', () => {
       ok: false,
       findings: [{ code: 'picture-missing', message: expect.stringContaining('square.png') as string }],
     })
+  })
+
+  it('checks what it holds: CRC-32 of “123456789” is CBF43926 (ITU-T V.42, from memory)', () => {
+    expect(crc32(new TextEncoder().encode('123456789'))).toBe(0xcbf43926)
+  })
+
+  const asFile = (more: object) =>
+    strToU8(JSON.stringify({ kind: 'fine-kerf.file', version: 1, bench: bundle.bench, records: [], pictures: [], ...more }))
+  const code = (bytes: Uint8Array): string => {
+    const read = readBenchFile(bytes, 'x')
+    return read.ok ? 'read' : (read.findings[0]?.code ?? '')
+  }
+
+  it('is bounded before it is inflated, in depth and in what it says of itself', () => {
+    expect(code(zipSync({ 'bench.json': new Uint8Array(210 * 1024 * 1024) }, { level: 9 }))).toBe('too-large')
+    expect(code(strToU8(`${'['.repeat(100_000)}${']'.repeat(100_000)}`))).toBe('too-deep')
+    expect(code(strToU8('{"kind":"fine-kerf.bench","__proto__":{"x":1}}'))).toBe('too-deep')
+    const wrong = readBenchFile(asFile({ records: Array.from({ length: 20_000 }, () => ({ nonsense: 1 })) }), 'x')
+    expect(wrong.findings.length).toBeLessThanOrEqual(21)
+    expect(wrong.findings.at(-1)?.message).toMatch(/more of the kind/)
+  })
+
+  it.each(['pictures/__proto__/x', '__proto__', 'constructor', 'toString', '../pictures/a'])(
+    'refuses a picture at %s',
+    (path) => {
+      const pictures = [{ id: 'p', recordId: 'r', name: 'a.png', type: 'image/png', path }]
+      expect(code(asFile({ pictures }))).toBe('picture-path')
+    },
+  )
+
+  it.each(['a/b', '..', 'x?y', 'ü', '#'])('gives a bench called %j an id that an address can hold', (id) => {
+    const read = readBenchFile(asFile({ bench: { ...bundle.bench, id }, records: bundle.records }), 'x')
+    if (!read.ok) throw new Error(read.findings[0]?.message)
+    expect(read.value.bench.id).toMatch(/^[a-z0-9]{12}$/)
+    expect(new Set(read.value.records.map((it) => it.benchId))).toEqual(new Set([read.value.bench.id]))
+  })
+
+  it('takes records and pictures to its own bench only, and reads pictures written as text', () => {
+    const foreign = bundle.records.map((it) => ({ ...it, benchId: 'another' }))
+    const pictures = [{ id: 'p', recordId: 'r', name: 'a.png', type: 'image/png', path: 'pictures/p', base64: btoa('abc') }]
+    const read = readBenchFile(asFile({ records: foreign, pictures }), 'x')
+    if (!read.ok) throw new Error(read.findings[0]?.message)
+    expect(new Set(read.value.records.map((it) => it.benchId))).toEqual(new Set(['heron']))
+    expect(read.value.files[0]).toMatchObject({ benchId: 'heron', bytes: strToU8('abc') })
   })
 
   it('is named after the bench, safely', () => {

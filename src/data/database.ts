@@ -9,6 +9,8 @@ export interface BenchRow {
   readonly about: string
   /** Counts saves; a save that finds another count was overtaken by another window. */
   readonly revision: number
+  /** Drawn when it was put here: a bench that was deleted and put back is another one, whatever its revision. */
+  readonly birth?: string
   readonly savedAt: string
   /** The stages' marks when it was last saved, shown until they are worked again. */
   readonly marks: Readonly<Record<string, Mark | null>>

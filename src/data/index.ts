@@ -1,4 +1,5 @@
 export * from './database'
+export * from './decode'
 export * from './partsCsv'
 export * from './standIn'
 export * from './store'

@@ -10,8 +10,13 @@ export interface BenchBundle {
   readonly files: readonly FileRow[]
 }
 
-export interface OpenBench extends BenchBundle {
+/** Which state of which stored bench: a save that finds another was overtaken by another window. */
+export interface Stand {
   readonly revision: number
+  readonly birth: string
+}
+
+export interface OpenBench extends BenchBundle, Stand {
   readonly savedAt: string
   readonly marks: BenchRow['marks']
 }
@@ -19,6 +24,8 @@ export interface OpenBench extends BenchBundle {
 export type SaveResult =
   | { readonly kind: 'saved'; readonly revision: number; readonly savedAt: string }
   | { readonly kind: 'changed-elsewhere' }
+  /** A newer Fine Kerf has migrated it: this one must not write its older shape over it. */
+  | { readonly kind: 'newer' }
   | { readonly kind: 'full' }
   | { readonly kind: 'failed'; readonly message: string }
 
@@ -40,36 +47,62 @@ export async function loadBench(db: Database, id: string): Promise<Outcome<OpenB
     )
   const read = readBench(row.document)
   if (!read.ok) return read
-  const records = await db.records.where('benchId').equals(id).toArray()
-  const files = await db.files.where('benchId').equals(id).toArray()
-  const { revision, savedAt, marks } = row
+  const { records, files } = await belongingsOf(db, id)
+  const { revision, birth = '', savedAt, marks } = row
   return accepted({
     bench: read.value,
-    records: records.filter((it) => recordSchema.safeParse(it).success).sort((p, q) => p.at.localeCompare(q.at)),
+    records,
     files,
     revision,
+    birth,
     savedAt,
     marks,
   })
 }
 
+/** Records and pictures that are stored of a bench, whichever window wrote them. */
+export async function belongingsOf(db: Database, id: string): Promise<Pick<BenchBundle, 'records' | 'files'>> {
+  const records = await db.records.where('benchId').equals(id).toArray()
+  const files = await db.files.where('benchId').equals(id).toArray()
+  return {
+    records: records.filter((it) => recordSchema.safeParse(it).success).sort((p, q) => p.at.localeCompare(q.at)),
+    files,
+  }
+}
+
+/** Where a stored bench stands; null where it is gone. */
+export async function standOf(db: Database, id: string): Promise<Stand | null> {
+  const row = await db.benches.get(id)
+  return row === undefined ? null : standOfRow(row)
+}
+
+function standOfRow({ revision, birth = '' }: BenchRow): Stand {
+  return { revision, birth }
+}
+
+function same(p: Stand, q: Stand): boolean {
+  return p.revision === q.revision && p.birth === q.birth
+}
+
 /**
  * Saves a bench if nobody else has since.
- * @param expected The revision it was read at; 0 for a new one.
+ * @param expected Where it stood when it was read.
  */
 export async function saveBench(
   db: Database,
   bench: Bench,
   marks: Readonly<Record<string, Mark | null>>,
-  expected: number,
+  expected: Stand,
   now: string,
 ): Promise<SaveResult> {
   try {
     return await db.transaction('rw', db.benches, async (): Promise<SaveResult> => {
       const stored = await db.benches.get(bench.id)
-      if ((stored?.revision ?? 0) !== expected) return { kind: 'changed-elsewhere' }
-      const revision = expected + 1
-      await db.benches.put({ id: bench.id, name: bench.name, about: bench.about, revision, savedAt: now, marks, document: bench })
+      if (stored !== undefined && versionOf(stored.document) > bench.version) return { kind: 'newer' }
+      if (stored === undefined || !same(standOfRow(stored), expected)) return { kind: 'changed-elsewhere' }
+      const revision = expected.revision + 1
+      const { id, name, about } = bench
+      await db.benches.put({ id, name, about, revision, birth: expected.birth, savedAt: now, marks, document: bench })
       return { kind: 'saved', revision, savedAt: now }
     })
   } catch (error) {
@@ -77,17 +110,23 @@ export async function saveBench(
   }
 }
 
-/** Adds a bench with its records and pictures, all or nothing. */
+function versionOf(document: unknown): number {
+  const version = (document as { version?: unknown } | null)?.version
+  return typeof version === 'number' ? version : 0
+}
+
+/** Adds a bench with its records and pictures, all or nothing. @param birth Drawn for it. */
 export async function addBundle(
   db: Database,
   bundle: BenchBundle,
   marks: Readonly<Record<string, Mark | null>>,
   now: string,
+  birth: string,
 ): Promise<SaveResult> {
   try {
     return await db.transaction('rw', db.benches, db.records, db.files, async (): Promise<SaveResult> => {
       const { id, name, about } = bundle.bench
-      await db.benches.add({ id, name, about, revision: 1, savedAt: now, marks, document: bundle.bench })
+      await db.benches.add({ id, name, about, revision: 1, birth, savedAt: now, marks, document: bundle.bench })
       await db.records.bulkAdd([...bundle.records])
       await db.files.bulkAdd([...bundle.files])
       return { kind: 'saved', revision: 1, savedAt: now }
@@ -97,28 +136,75 @@ export async function addBundle(
   }
 }
 
-/** Appends a record with its pictures; nothing is ever edited. */
-export async function addRecord(db: Database, record: BenchRecord, files: readonly FileRow[]): Promise<SaveResult> {
+/**
+ * Appends a record with its pictures; nothing is ever edited. It rests on a bench as it was saved: where another window
+ * has saved since, nothing is written.
+ */
+export async function addRecord(
+  db: Database,
+  record: BenchRecord,
+  files: readonly FileRow[],
+  expected: Stand,
+): Promise<SaveResult> {
   try {
-    await db.transaction('rw', db.records, db.files, async () => {
+    return await db.transaction('rw', db.benches, db.records, db.files, async (): Promise<SaveResult> => {
+      const stored = await db.benches.get(record.benchId)
+      if (stored === undefined || !same(standOfRow(stored), expected)) return { kind: 'changed-elsewhere' }
       await db.records.add(record)
       await db.files.bulkAdd([...files])
+      return { kind: 'saved', revision: expected.revision, savedAt: record.at }
     })
-    return { kind: 'saved', revision: 0, savedAt: record.at }
   } catch (error) {
     return failure(error)
   }
 }
 
+/** A bench as it is stored, whether or not it can be read here. */
+export interface RawBench {
+  readonly row: BenchRow
+  readonly records: readonly unknown[]
+  readonly files: readonly FileRow[]
+}
+
+/** What is stored of a bench, as it stands; null where there is none. */
+export async function rawBench(db: Database, id: string): Promise<RawBench | null> {
+  const row = await db.benches.get(id)
+  if (row === undefined) return null
+  const records = await db.records.where('benchId').equals(id).toArray()
+  const files = await db.files.where('benchId').equals(id).toArray()
+  return { row, records, files }
+}
+
 /** Deletes a bench with its records and pictures and gives back what was there, so that it can be put back. */
-export async function deleteBench(db: Database, id: string): Promise<Outcome<BenchBundle>> {
-  const bundle = await loadBench(db, id)
+export async function deleteBench(db: Database, id: string): Promise<RawBench | null> {
+  const there = await rawBench(db, id)
   await db.transaction('rw', db.benches, db.records, db.files, async () => {
     await db.benches.delete(id)
     await db.records.where('benchId').equals(id).delete()
     await db.files.where('benchId').equals(id).delete()
   })
-  return bundle
+  return there
+}
+
+/** Puts a deleted bench back as it stood, as another one than was there: no window goes on saving over it. */
+export async function putBack(db: Database, { row, records, files }: RawBench, birth: string): Promise<SaveResult> {
+  try {
+    return await db.transaction('rw', db.benches, db.records, db.files, async (): Promise<SaveResult> => {
+      await db.benches.add({ ...row, birth })
+      await db.records.bulkAdd(records as BenchRecord[])
+      await db.files.bulkAdd([...files])
+      return { kind: 'saved', revision: row.revision, savedAt: row.savedAt }
+    })
+  } catch (error) {
+    return failure(error)
+  }
+}
+
+/** Ids of records and pictures that are stored already, of those asked for. */
+export async function takenIds(db: Database, { records, files }: Pick<BenchBundle, 'records' | 'files'>): Promise<boolean> {
+  const known = await db.records.bulkGet(records.map((it) => it.id))
+  const pictures = await db.files.bulkGet(files.map((it) => it.id))
+  return [...known, ...pictures].some((it) => it !== undefined)
 }
 
 /** Whether a bench is stored under an id. */

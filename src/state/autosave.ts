@@ -1,11 +1,11 @@
 import { useBenchStore } from './benchStore'
-import { saveLeftBench, saveOpenBench } from './library'
+import { askForLastingStorage, checkElsewhere, keepOpenLeft, listenElsewhere, saveLeftBench, saveOpenBench } from './library'
 
 /** Rest after the last edit before it is saved, ms. */
 const REST = 400
 
 /**
- * Saves every change of the open bench shortly after it rests, and at once when the page is hidden or the bench is left
+ * Keeps every change of the open bench at once, and saves it shortly after it rests, and at once when the page is hidden or the bench is left
  * for another.
  * A bench that was changed in another window is not saved over; a full disk is tried again at the next edit.
  * @returns Stops it.
@@ -23,10 +23,17 @@ export function startAutosave(): () => void {
   const stop = useBenchStore.subscribe((state, before) => {
     if (before.bench !== null && state.bench?.id !== before.bench.id && timer !== undefined) {
       settle()
-      void saveLeftBench(before.bench, before.revision)
+      void saveLeftBench(before.bench, before)
     }
     const edited = state.bench !== before.bench && state.bench !== null && state.bench.id === before.bench?.id
-    if (!edited || state.save.kind === 'changed-elsewhere') return
+    if (!edited) return
+    // At once, so that a page that is killed now loses nothing.
+    keepOpenLeft()
+    if (state.save.kind === 'newer') return
+    if (state.save.kind === 'changed-elsewhere') {
+      if (!state.save.unsaved) useBenchStore.setState({ save: { kind: 'changed-elsewhere', unsaved: true } })
+      return
+    }
     if (state.save.kind !== 'saving') useBenchStore.setState({ save: { kind: 'saving' } })
     clearTimeout(timer)
     timer = setTimeout(saveNow, REST)
@@ -34,12 +41,19 @@ export function startAutosave(): () => void {
   const flush = (): void => {
     if (timer !== undefined) saveNow()
   }
-  document.addEventListener('visibilitychange', flush)
+  const look = (): void => {
+    flush()
+    if (document.visibilityState === 'visible') void checkElsewhere()
+  }
+  const stopListening = listenElsewhere()
+  void askForLastingStorage()
+  document.addEventListener('visibilitychange', look)
   window.addEventListener('pagehide', flush)
   return () => {
     flush()
     stop()
-    document.removeEventListener('visibilitychange', flush)
+    stopListening()
+    document.removeEventListener('visibilitychange', look)
     window.removeEventListener('pagehide', flush)
   }
 }

@@ -8,7 +8,10 @@ import type { BenchRow, FileRow } from '../data'
 export type SaveState =
   | { readonly kind: 'saved'; readonly at: string }
   | { readonly kind: 'saving' }
-  | { readonly kind: 'changed-elsewhere' }
+  /** Another window saved or deleted it; `unsaved`: something was changed here too. */
+  | { readonly kind: 'changed-elsewhere'; readonly unsaved: boolean }
+  /** A newer Fine Kerf in another window has migrated it. */
+  | { readonly kind: 'newer' }
   | { readonly kind: 'full' }
   | { readonly kind: 'failed'; readonly message: string }
 
@@ -21,7 +24,12 @@ interface OpenBenchState {
   readonly records: readonly BenchRecord[]
   readonly files: readonly FileRow[]
   readonly revision: number
+  readonly birth: string
+  /** The document as it stands in the store, null where it is not stored at all. */
+  readonly saved: Bench | null
   readonly save: SaveState
+  /** Name of a copy that holds what a window left unsaved; to be said once. */
+  readonly leftAs: string | null
   /** Marks as last saved, shown until the stages are worked. */
   readonly savedMarks: BenchRow['marks']
   /** Whether stages that are not open have been worked. */
@@ -35,7 +43,10 @@ const CLOSED: OpenBenchState = {
   records: [],
   files: [],
   revision: 0,
+  birth: '',
+  saved: null,
   save: { kind: 'saved', at: '' },
+  leftAs: null,
   savedMarks: {},
   worked: false,
 }
@@ -54,10 +65,16 @@ export const useBenchStore = create<OpenBenchState>()(
 
 /** Shows a bench; its history begins here. */
 export function openInStore(
-  open: Pick<OpenBenchState, 'bench' | 'records' | 'files' | 'revision' | 'savedMarks'>,
+  open: Pick<OpenBenchState, 'bench' | 'records' | 'files' | 'revision' | 'savedMarks'> & { readonly birth?: string },
   savedAt: string,
 ): void {
-  useBenchStore.setState({ ...CLOSED, ...open, save: { kind: 'saved', at: savedAt } })
+  useBenchStore.setState({ ...CLOSED, saved: open.bench, ...open, save: { kind: 'saved', at: savedAt } })
+  useBenchStore.temporal.getState().clear()
+}
+
+/** Shows a bench that could not be kept in this browser: it can be looked at, worked on and exported. */
+export function openUnsaved(open: Pick<OpenBenchState, 'bench' | 'records' | 'files'>, message: string): void {
+  useBenchStore.setState({ ...CLOSED, ...open, save: { kind: 'failed', message } })
   useBenchStore.temporal.getState().clear()
 }
 

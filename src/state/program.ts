@@ -66,7 +66,9 @@ async function survey(limits: Limits | null): Promise<void> {
       if (open === mine) useProgram.setState({ reading: { lines } })
     })
     const done = await mine.remote.survey(mine.file, limits, onProgress)
-    if (open === mine) useProgram.setState({ survey: done, reading: null })
+    if (open !== mine) return
+    if (done.ok) useProgram.setState({ survey: done.value, reading: null })
+    else useProgram.setState({ reading: null, refusal: done.findings.map((it) => it.message).join(' ') })
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error)
     if (open === mine)

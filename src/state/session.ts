@@ -110,6 +110,42 @@ export function keepDraft(path: Path, draft: Draft): void {
   useSession.setState(({ drafts }) => ({ drafts: { ...drafts, [path]: draft } }))
 }
 
+/** What was half typed on other benches, and survives that the page is loaded anew. */
+const DRAFTS = 'fine-kerf.drafts'
+
+function keptDrafts(): Record<string, Session['drafts']> {
+  try {
+    return JSON.parse(sessionStorage.getItem(DRAFTS) ?? '{}') as Record<string, Session['drafts']>
+  } catch {
+    return {}
+  }
+}
+
+function storeDrafts(benchId: string, drafts: Session['drafts']): void {
+  try {
+    const rest = Object.fromEntries(Object.entries(keptDrafts()).filter(([id]) => id !== benchId))
+    const all = Object.keys(drafts).length === 0 ? rest : { ...rest, [benchId]: drafts }
+    sessionStorage.setItem(DRAFTS, JSON.stringify(all))
+  } catch {
+    // Without that store what is half typed lasts as long as the page.
+  }
+}
+
+/** What is half typed stays with its bench: puts away that of the bench that is left and takes out that of the other. */
+export function swapDrafts(left: string | null, opened: string): void {
+  if (left === opened) return
+  if (left !== null) storeDrafts(left, useSession.getState().drafts)
+  draftsOf = opened
+  useSession.setState({ editing: null, drafts: keptDrafts()[opened] ?? {}, stepId: null, runId: null, stepDrafts: {} })
+}
+
+/** The bench that the drafts in hand belong to. */
+let draftsOf: string | null = null
+
+useSession.subscribe(({ drafts }, before) => {
+  if (drafts !== before.drafts && draftsOf !== null) storeDrafts(draftsOf, drafts)
+})
+
 /** Forgets what was half typed, when it was entered or thrown away on purpose. */
 export function dropDraft(path: Path): void {
   useSession.setState(({ drafts }) => ({ drafts: Object.fromEntries(Object.entries(drafts).filter(([at]) => at !== path)) }))

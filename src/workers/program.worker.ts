@@ -1,5 +1,7 @@
 import '../core/zodPolicy'
 import * as Comlink from 'comlink'
+import { accepted, type Outcome } from '../core/units'
+import { decodeText } from '../data/decode'
 import { surveyProgram, type Drawing, type Limits, type Survey } from '../core/planner'
 
 /** What the page needs to know of a program; its drawing stays here, for it may have a million points. */
@@ -20,7 +22,8 @@ export interface DrawingView {
 
 /** Reads a program, and draws it, away from the page. */
 export interface ProgramWorker {
-  survey(file: File, limits: Limits | null, onProgress: (lines: number) => void): Promise<ProgramSummary>
+  /** Refused in words where the file is no text. */
+  survey(file: File, limits: Limits | null, onProgress: (lines: number) => void): Promise<Outcome<ProgramSummary>>
   draw(view: DrawingView): ImageBitmap | null
 }
 
@@ -32,9 +35,12 @@ const api: ProgramWorker = {
       onProgress(lines)
       return true
     }
-    const survey = surveyProgram(await file.text(), limits, { onProgress: progress })
-    drawing = survey.drawing
-    return { ...survey, drawing: undefined } as ProgramSummary
+    const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
+    if (!text.ok) return text
+    const { drawing: made, ...survey } = surveyProgram(text.value, limits, { onProgress: progress })
+    drawing = made
+    const found = { findings: [...text.findings, ...survey.findings], findingCount: text.findings.length + survey.findingCount }
+    return accepted({ ...survey, ...found })
   },
   draw(view) {
     if (drawing === null) return null

@@ -14,7 +14,8 @@ for (const number of [41, 20_771]) {
     const machine = new MachineDriver(page, bench)
     await machine.startLikeHeron('Plot')
     await machine.connect(number)
-    await bench.expectMark('X steps agree', 'good')
+    // The machine has the nominal steps of a guessed drive train: that proves nothing yet.
+    await bench.expectMark('X steps agree?', 'not known yet')
     await machine.part('Faint mark')
     await machine.burn('Burn the ramp')
     await machine.takeCautions()

@@ -76,3 +76,26 @@ export function eachFact(node: unknown, visit: (path: Path, node: object) => voi
   if (!isBranch(node)) return
   for (const [key, child] of Object.entries(node)) eachFact(child, visit, below(path, key))
 }
+
+/** One place of a document and what stands there after a change; undefined where it was taken away. */
+export interface Change {
+  readonly path: Path
+  readonly before: unknown
+  readonly after: unknown
+}
+
+/** What has to be set so that one document becomes another: the fewest places, facts and choices whole. */
+export function changesBetween(before: unknown, after: unknown): readonly Change[] {
+  const paths = diffPaths(before, after).filter((path) => path !== '' && !path.endsWith(KEYS))
+  const known = new Set(paths)
+  const covered = (path: Path): boolean => {
+    for (let at = path.lastIndexOf('.'); at > 0; at = path.lastIndexOf('.', at - 1)) if (known.has(path.slice(0, at))) return true
+    return false
+  }
+  return paths.filter((path) => !covered(path)).map((path) => ({ path, before: getAt(before, path), after: getAt(after, path) }))
+}
+
+/** A document with changes made to it. */
+export function withChanges<T>(document: T, changes: readonly Change[]): T {
+  return changes.reduce((at, { path, after }) => setAt(at, path, after), document)
+}

@@ -1,5 +1,5 @@
 import type { Finding } from '../units'
-import { shownNumber } from './doubt'
+import { shownNumber, type Doubted } from './doubt'
 import type { Engine, WithDoubt } from './engine'
 import { isChoice, isFact } from './fact'
 import type { AnyFigure, Unknown } from './figure'
@@ -31,8 +31,11 @@ export interface VerdictDef {
   readonly stopBelow: number
   /** Where it can hurt, straddling is a stop. */
   readonly hazard?: boolean
-  /** Where what stands there settles it, and how well it is known does not matter: two settings that are one number. */
-  readonly settled?: (margin: number, assumed: readonly Path[]) => boolean
+  /**
+   * Where what stands there settles it, and how well it is known does not matter: two settings that are one number.
+   * @param guesses Facts that nobody has checked and that blur the margin.
+   */
+  readonly settled?: (margin: number, guesses: readonly Path[]) => boolean
   readonly say: (context: {
     readonly mark: Mark
     readonly args: readonly string[]
@@ -73,10 +76,14 @@ export function judge<B extends object>(engine: Engine<B>, def: VerdictDef, args
   if (value === null || !margin.result.known) {
     return { ...base, mark: 'unknown', straddles: false, unknown: margin.result.known ? null : margin.result.why }
   }
-  const isSettled = margin.doubt === null || def.settled?.(value, assumed) === true
+  const isSettled = margin.doubt === null || def.settled?.(value, guessesOf(margin.doubt, assumed)) === true
   const { low, high } = isSettled ? { low: value, high: value } : margin.doubt
   const straddles = low < def.stopBelow && high >= def.stopBelow
   return { ...base, mark: markOf(def, low, high), straddles, unknown: null }
+}
+
+function guessesOf({ contributions }: Doubted, assumed: readonly Path[]): readonly Path[] {
+  return contributions.filter(({ path, c }) => c > 0 && assumed.includes(path)).map(({ path }) => path)
 }
 
 function markOf({ goodFrom, stopBelow, hazard }: VerdictDef, low: number, high: number): Mark {

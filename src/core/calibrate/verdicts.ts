@@ -13,7 +13,7 @@ export const stepsAgree: VerdictDef = {
   margin: stepsMargin,
   goodFrom: 0,
   stopBelow: 0,
-  settled: (margin, assumed) => margin >= 0 && !assumed.some(isOfDrive),
+  settled: (margin, guesses) => margin >= 0 && !guesses.some(isOfDrive),
   say: ({ mark, args, margin, figure, fact, word }) => {
     const axis = args[0] ?? ''
     const letter = word(`motion.axes.${axis}.letter`)

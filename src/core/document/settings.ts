@@ -48,7 +48,7 @@ export interface ComparedSetting {
   /** At the machine's decimals; null while one of the two is not known. */
   readonly differs: boolean | null
   readonly standing: Standing
-  /** A fact behind what the bench says that nobody has checked; null where there is none. */
+  /** Of the facts behind what the bench says that nobody has checked, the one that blurs it most; null where none does. */
   readonly unchecked: Path | null
 }
 
@@ -63,14 +63,15 @@ function compared(engine: Engine<Bench>, setting: Setting): ComparedSetting {
   const { controller } = engine.bench
   const path = `controller.${setting.id}`
   const figure = { id: WANTED[setting.kind].id, args: setting.axisId === null ? [] : [setting.axisId] }
-  const { result, doubt, leaves } = engine.byId(figure.id, figure.args)
+  const { result, doubt } = engine.byId(figure.id, figure.args)
   const value = shownNumber(result)
   const wanted = value === null ? null : printSetting(setting, value, controller)
   const node = getAt(engine.bench, path)
   const unit = unitOfSetting(setting.kind, controller)
   const inMachine = asListed(node, setting, unit, controller)
   const differs = value === null || inMachine === null ? null : settingDiffers(value, inMachine, unit)
-  const unchecked = [...leaves].find((leaf) => !leaf.startsWith('instruments.') && isAssumed(getAt(engine.bench, leaf))) ?? null
+  const guesses = (doubt?.contributions ?? []).filter(({ path: at, c }) => c > 0 && !at.startsWith('instruments.'))
+  const unchecked = guesses.find((it) => isAssumed(getAt(engine.bench, it.path)))?.path ?? null
   const off = value === null || !isFact(node) || node.value === null ? 0 : Math.abs(node.value - value)
   const standing = standingOf(differs, unchecked !== null, off <= (doubt?.expanded ?? 0))
   return { setting, figure, key: keyOfSetting(setting, controller), path, wanted, inMachine, differs, standing, unchecked }

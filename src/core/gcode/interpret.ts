@@ -80,16 +80,23 @@ export function readProgram(text: string, options: ReadOptions = {}): Program {
   let lines = 0
   let percents = 0
   let ended = false
+  let acted = false
   while (!ended && scan.next(block)) {
     lines = block.line
     if (lines % PROGRESS_EVERY === 0 && options.onProgress?.(lines) === false) break
     if (block.percent) ended = ++percents === 2
-    else if (block.count > 0 && !block.broken && (!block.deletable || options.deletable === true)) {
+    if (block.count > 0 || block.broken) acted = true
+    if (block.percent) continue
+    if (block.count > 0 && !block.broken && (!block.deletable || options.deletable === true)) {
       if (sortWords(block, words, found) && haveUse(block, words, modal, found))
         ended = carryOut(block, words, modal, moves, found)
     }
   }
-  if (!ended && lines > 0) found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
+  if (!acted) {
+    const message =
+      'It has no line that does anything: nothing but blank lines, comments or lines that are skipped. Is it the right file?'
+    found.report('error', 'nothing', message, 1, 1)
+  } else if (!ended && lines > 0) found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
   return { moves: moves.done(), lines, findings: found.findings, findingCount: found.count, errorCount: found.errors, ended }
 }
 

@@ -112,7 +112,7 @@ export function scanner(given: string, found: Gathered): Scanner {
     at = here
     if (many === 0) return noNumber(block, letter, start, at < length ? code : NEW_LINE)
     if (!WORD_LETTERS.has(letter)) {
-      const word = text.slice(start, at).trim()
+      const word = text.slice(start, Math.min(at, start + 40)).trim()
       return wrong(
         block,
         'unknown-letter',

@@ -1,9 +1,9 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { worstMark } from '../../core/bench'
-import type { Finding } from '../../core/units'
-import { removeBench, type BenchSummary } from '../../state'
-import { exportBench, VerdictMark } from '../../ui'
+import type { Finding, Outcome } from '../../core/units'
+import { belongings, removeBench, type BenchSummary } from '../../state'
+import { exportBench, takeOutRaw, VerdictMark } from '../../ui'
 
 /** The benches of this browser, last worked on first, each to be opened, exported or deleted. */
 export function BenchList(props: {
@@ -12,10 +12,21 @@ export function BenchList(props: {
   readonly report: (findings: readonly Finding[]) => void
 }) {
   const { list, refresh, report } = props
-  const [removed, setRemoved] = useState<{ readonly name: string; readonly restore: () => Promise<unknown> } | null>(null)
+  const [removed, setRemoved] = useState<{ readonly name: string; readonly restore: () => Promise<Outcome<string>> } | null>(null)
   const remove = async ({ id, name }: BenchSummary): Promise<void> => {
-    const restore = await removeBench(id)
-    setRemoved(restore === null ? null : { name, restore })
+    try {
+      const restore = await removeBench(id)
+      setRemoved(restore === null ? null : { name, restore })
+    } catch (error) {
+      say(`“${name}” could not be deleted: ${error instanceof Error ? error.message : String(error)}.`)
+    }
+    refresh()
+  }
+  /** Until it is back, the way back stays. */
+  const putBack = async (restore: () => Promise<Outcome<string>>): Promise<void> => {
+    const back = await restore()
+    report(back.findings)
+    if (back.ok) setRemoved(null)
     refresh()
   }
   const say = (problem: string | null): void =>
@@ -25,16 +36,7 @@ export function BenchList(props: {
       {removed !== null && (
         <p role="status" className="flex items-center gap-3 border-b border-rule py-2">
           “{removed.name}” was deleted.
-          <button
-            type="button"
-            className="link"
-            onClick={() =>
-              void removed
-                .restore()
-                .then(() => setRemoved(null))
-                .then(refresh)
-            }
-          >
+          <button type="button" className="link" onClick={() => void putBack(removed.restore)}>
             Put it back
           </button>
         </p>
@@ -48,6 +50,36 @@ export function BenchList(props: {
         ))}
       </ul>
     </>
+  )
+}
+
+/** One that cannot be read here is taken out as it is stored. */
+async function exportListed(id: string): Promise<string | null> {
+  const problem = await exportBench(id)
+  return problem === null ? null : takeOutRaw(id)
+}
+
+/** What goes with a bench that is deleted, and whether it can be read here at all. */
+function WhatIsLost({ id }: { readonly id: string }) {
+  const [lost, setLost] = useState<Awaited<ReturnType<typeof belongings>>>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  useEffect(() => void belongings(id).then(setLost), [id])
+  if (lost === null) return <span>Delete it with its records?</span>
+  const of = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`
+  return (
+    <span>
+      Delete it with {of(lost.records, 'record')} and {of(lost.pictures, 'picture')}?
+      {!lost.readable && (
+        <>
+          {' '}
+          This Fine Kerf cannot read it.{' '}
+          <button type="button" className="link" onClick={() => void takeOutRaw(id).then(setProblem)}>
+            Take it out as a file first
+          </button>
+          . {problem}
+        </>
+      )}
+    </span>
   )
 }
 
@@ -81,7 +113,7 @@ function Row({
         </span>
         {asking ? (
           <>
-            <span>Delete it with its records?</span>
+            <WhatIsLost id={bench.id} />
             <button type="button" className="link" onClick={remove}>
               Delete “{bench.name}”
             </button>
@@ -95,7 +127,7 @@ function Row({
               type="button"
               className="link min-h-6"
               aria-label={`Export “${bench.name}”`}
-              onClick={() => void exportBench(bench.id).then(exported)}
+              onClick={() => void exportListed(bench.id).then(exported)}
             >
               Export
             </button>

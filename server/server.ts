@@ -31,6 +31,13 @@ const sayFailure: ErrorRequestHandler = (error: { readonly status?: unknown }, _
   response.status(status).type('text').send(`${words}\n`)
 }
 
+/** A file that was sent needs nothing more. */
+const onFailure =
+  (next: (error: unknown) => void) =>
+  (error: unknown): void => {
+    if (error !== undefined) next(error)
+  }
+
 /** What a folder lacks to be served, in words; null where it is a built application. */
 export function lacksBuild(folder: string): string | null {
   return existsSync(join(resolve(folder), 'index.html'))
@@ -53,12 +60,12 @@ export function createServer(folder: string): Express {
   app.use('/assets', express.static(`${root}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
   // The worker that keeps the application in the browser must be looked up anew each time, or nothing new is ever found.
   app.get('/sw.js', (_, response, next) =>
-    response.sendFile('sw.js', { root, cacheControl: false, headers: { 'cache-control': 'no-cache' } }, next),
+    response.sendFile('sw.js', { root, cacheControl: false, headers: { 'cache-control': 'no-cache' } }, onFailure(next)),
   )
   app.use(express.static(root, { index: 'index.html', dotfiles: 'ignore' }))
   // A path with an ending asks for a file, and there is none: a page in its place would only break what asked.
   app.get('/{*rest}', (request, response, next) =>
-    extname(request.path) === '' ? response.sendFile('index.html', { root }, next) : next(),
+    extname(request.path) === '' ? response.sendFile('index.html', { root }, onFailure(next)) : next(),
   )
   app.use((_, response) => void response.status(404).type('text').send('There is nothing here.\n'))
   app.use(sayFailure)

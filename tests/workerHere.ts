@@ -59,12 +59,18 @@ export function workerHere(load: () => Promise<unknown>): { readonly started: ()
   return { started: () => started }
 }
 
-/** A place for settings of the browser, in memory. */
+/** Places for what the browser keeps, in memory: for good, and for this window. */
 export function storageHere(): void {
-  const kept = new Map<string, string>()
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  })
+  for (const name of ['localStorage', 'sessionStorage']) {
+    const kept = new Map<string, string>()
+    vi.stubGlobal(name, {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
+      key: (i: number) => [...kept.keys()][i] ?? null,
+      get length() {
+        return kept.size
+      },
+    })
+  }
 }

@@ -16,6 +16,11 @@ export async function writeParts(parts: readonly PlanPart[]): Promise<string> {
   return `${unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\n' })}\n`
 }
 
+export interface ReadParts {
+  readonly parts: readonly PlanPart[]
+  readonly findings: readonly Finding[]
+}
+
 /** A row as it may stand in a file: numbers with a decimal comma, empty fields left out. */
 const rowSchema = z.object({
   name: z.string().trim().min(1).max(80),
@@ -33,11 +38,9 @@ const rowSchema = z.object({
  * @returns The parts that can be read, in their order, and what was found, line by line: a row with a fault is left out
  * and said, the others are taken. Never throws, whatever the text.
  */
-export async function readParts(
-  text: string,
-): Promise<{ readonly parts: readonly PlanPart[]; readonly findings: readonly Finding[] }> {
+export async function readParts(text: string): Promise<ReadParts> {
   const { parse } = (await import('papaparse')).default
-  const heading = text.split('\n')[0] ?? ''
+  const heading = /^[^\r\n]*/.exec(text)?.[0] ?? ''
   const delimiter = [';', '\t', ','].find((it) => heading.includes(it)) ?? ','
   const { data, meta } = parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
@@ -65,6 +68,13 @@ export async function readParts(
       severity: 'warning',
       message: `The column “${it}” is not known here and was left out.`,
     }))
+  if (data.length === 0) {
+    findings.push({
+      code: 'no-row',
+      severity: 'error',
+      message: 'There is no row below the names of the columns. Nothing was taken.',
+    })
+  }
   const parts: PlanPart[] = []
   data.forEach((raw, i) => {
     const part = partOf(raw, i + 1)

@@ -29,6 +29,8 @@ export function startAutosave(): () => void {
     if (!edited) return
     // At once, so that a page that is killed now loses nothing.
     keepOpenLeft()
+    // Opened again, or taken back to what is stored: nothing waits to be saved.
+    if (state.bench === state.saved && state.save.kind !== 'saving') return
     if (state.save.kind === 'newer') return
     if (state.save.kind === 'changed-elsewhere') {
       if (!state.save.unsaved) useBenchStore.setState({ save: { kind: 'changed-elsewhere', unsaved: true } })

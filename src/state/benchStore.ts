@@ -1,6 +1,6 @@
 import { temporal } from 'zundo'
 import { create, useStore } from 'zustand'
-import { getAt, isFact, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
+import { getAt, isFact, issuesOfChange, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
 import { benchSchema, type Bench } from '../core/document'
 import type { BenchRow, FileRow } from '../data'
 
@@ -85,17 +85,18 @@ export function closeInStore(): void {
 }
 
 /**
- * The one way to change a bench: one undo step, validated whole.
+ * The one way to change a bench: one undo step, validated where it has changed.
+ * Rows that were checked already, one by one, need not be checked again: `checked` gives their place.
  * @param words What was done, for undo: “travel of X”.
  * @returns What stands in the way, or null; a refused change leaves the bench as it was.
  */
-export function editBench(words: string, change: (bench: Bench) => Bench): string | null {
+export function editBench(words: string, change: (bench: Bench) => Bench, checked: Path | null = null): string | null {
   const { bench } = useBenchStore.getState()
   if (bench === null) return 'No bench is open.'
   const next = change(bench)
   if (next === bench) return null
-  const checked = benchSchema.safeParse(next)
-  if (!checked.success) return checked.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
+  const issues = issuesOfChange(benchSchema, checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
+  if (issues.length > 0) return issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
   useBenchStore.setState({ bench: next, edit: words, overlay: null })
   return null
 }

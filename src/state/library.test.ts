@@ -152,6 +152,136 @@ describe('saving', () => {
     expect(bench().motion.wantedSpeed.value).toBe(99)
   })
 
+  it('an edit that was not saved when the page went away is taken up at the next opening, and can be undone', async () => {
+    const id = idOf(await state.createBench('Gate', 'metric'))
+    await state.openBench(id)
+    stop()
+    stop = state.startAutosave()
+    state.setFact('motion.wantedSpeed', wanted(33), 'the speed')
+    // The page is gone before the rest is over: nothing was saved, what was edited was kept at once.
+    stop = (() => {
+      const page = useBenchStore.getState()
+      useBenchStore.setState({ bench: page.saved, save: { kind: 'saved', at: '' } }, false)
+      return () => undefined
+    })()
+    localStorage.setItem(`fine-kerf.left.${id}.gone`, LEFT(id, 44))
+    await state.openBench(id)
+    expect(bench().motion.wantedSpeed.value).toBe(44)
+    expect(state.undo()).toBe('the speed')
+    expect(bench().motion.wantedSpeed.value).toBe(100)
+  })
+
+  it('what was left of a bench that has changed since goes into a copy beside it, and is said', async () => {
+    const id = idOf(await state.createBench('Gate', 'metric'))
+    await state.openBench(id)
+    state.setFact('motion.wantedSpeed', wanted(55), 'the speed')
+    await saved()
+    localStorage.setItem(`fine-kerf.left.${id}.gone`, LEFT(id, 44))
+    await state.openBench(id)
+    expect(bench().motion.wantedSpeed.value).toBe(55)
+    expect(useBenchStore.getState().leftAs).toMatch(/^Gate \(left \d\d:\d\d\)$/)
+    expect((await state.benches()).length).toBe(2)
+    expect(localStorage.getItem(`fine-kerf.left.${id}.gone`)).toBeNull()
+  })
+
+  /** As a window that is gone kept it: the wanted speed of a new bench, from 100 to another. */
+  function LEFT(id: string, value: number): string {
+    const before = { ...bench().motion.wantedSpeed, value: 100, typed: '100' }
+    const { birth, revision } = useBenchStore.getState()
+    const changes = [{ path: 'motion.wantedSpeed', before, after: { ...before, value, typed: String(value) } }]
+    return JSON.stringify({
+      benchId: id,
+      window: 'gone',
+      birth,
+      revision,
+      words: 'the speed',
+      at: '2026-01-01T10:20:00.000Z',
+      changes,
+    })
+  }
+
+  it('counts as saved only while what was saved is what is open', async () => {
+    const id = idOf(await state.createBench('Gate', 'metric'))
+    await state.openBench(id)
+    state.setFact('motion.wantedSpeed', wanted(10), 'speed')
+    const saving = state.saveOpenBench()
+    // Its turn has come: the edit is on its way to the store.
+    for (let i = 0; i < 5; i++) await Promise.resolve()
+    state.undo()
+    await saving
+    expect(useBenchStore.getState().save.kind).toBe('saving')
+    await saved()
+    await state.openBench(id)
+    expect(bench().motion.wantedSpeed.value).toBe(100)
+  })
+
+  it('a window that only looks is told that the bench was changed or deleted elsewhere; no record is written there', async () => {
+    const id = idOf(await state.createBench('Gate', 'metric'))
+    await state.openBench(id)
+    const here = useBenchStore.getState()
+    state.setFact('motion.wantedSpeed', wanted(11), 'speed')
+    await saved()
+    useBenchStore.setState({ ...here, save: { kind: 'saved', at: '' } })
+    await state.checkElsewhere()
+    expect(useBenchStore.getState().save).toEqual({ kind: 'changed-elsewhere', unsaved: false })
+    const about = { stage: 'plan', title: 'Seen', note: '', redo: '', beneath: [] }
+    expect(await state.keepRecord(about, [], [])).toMatch(/Nothing was written down/)
+    expect(await state.reloadBench(id)).toEqual([])
+    expect([bench().motion.wantedSpeed.value, useBenchStore.getState().save.kind]).toEqual([11, 'saved'])
+  })
+
+  it('an export has the records that another window wrote', async () => {
+    await state.openBench(idOf(await state.openDemo()))
+    const { records } = useBenchStore.getState()
+    useBenchStore.setState({ records: records.slice(1) })
+    const made = await state.exportFile('heron')
+    const { readBenchFile } = await import('../data/benchFile')
+    const read = made.ok ? readBenchFile(made.value.bytes, 'x') : null
+    expect(read?.ok === true ? read.value.records.length : 0).toBe(records.length)
+  })
+
+  it('half-typed text stays with its bench', async () => {
+    const [first, second] = [idOf(await state.createBench('Gate', 'metric')), idOf(await state.createBench('Shed', 'metric'))]
+    await state.openBench(first)
+    const draft = { typed: '12 3', origin: 'stated', doubtTyped: '', instrumentId: '', day: '' } as const
+    state.keepDraft('motion.wantedSpeed', draft)
+    await state.openBench(second)
+    expect(state.useSession.getState().drafts).toEqual({})
+    await state.openBench(first)
+    expect(state.useSession.getState().drafts).toEqual({ 'motion.wantedSpeed': draft })
+    state.dropDraft('motion.wantedSpeed')
+  })
+
+  it('a stored bench that cannot be read here is taken out as it stands, deleted and put back as it stood', async () => {
+    const id = idOf(await state.createBench('Later', 'metric'))
+    const { Database } = await import('../data')
+    const db = new Database()
+    const row = await db.benches.get(id)
+    await db.benches.put({ ...row!, document: { ...(row!.document as object), version: 99 } })
+    expect((await state.openBench(id))[0]?.code).toBe('newer')
+    expect(await state.belongings(id)).toEqual({ records: 0, pictures: 0, readable: false })
+    const raw = await state.exportRaw(id)
+    expect(raw.ok && new TextDecoder().decode(raw.value.bytes)).toContain('"version":99')
+    const back = await state.removeBench(id)
+    expect((await back!()).ok).toBe(true)
+    expect((await db.benches.get(id))?.document).toMatchObject({ version: 99 })
+    db.close()
+  })
+
+  it('where nothing can be stored the demo opens all the same, unsaved, and can be taken out', async () => {
+    for (const { id } of await state.benches()) await state.removeBench(id)
+    const add = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    })
+    const opened = await state.openDemo()
+    add.mockRestore()
+    expect([idOf(opened), opened.findings[0]?.severity]).toEqual(['heron', 'warning'])
+    expect(useBenchStore.getState()).toMatchObject({ saved: null, save: { kind: 'failed' } })
+    expect([state.whyStay(), (await state.exportFile('heron')).ok]).toEqual(['unsaved', true])
+    expect((await state.saveOpenBench()).kind).toBe('saved')
+    expect(state.whyStay()).toBeNull()
+  })
+
   it('a record is kept with its pictures, and what it rested on', async () => {
     await state.openBench(idOf(await state.openDemo()))
     const picture = file(new Uint8Array([9, 8, 7]), 'corner.png')

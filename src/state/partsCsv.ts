@@ -1,6 +1,8 @@
+import * as Comlink from 'comlink'
 import { setAt } from '../core/bench'
-import type { Finding } from '../core/units'
-import { readParts, writeParts } from '../data'
+import type { Finding, Outcome } from '../core/units'
+import { decodeText, readParts, writeParts, type ReadParts } from '../data'
+import type { PartsCsvWorker } from '../workers/partsCsv.worker'
 import { editBench, useBenchStore } from './benchStore'
 import { newId } from './ids'
 
@@ -9,17 +11,59 @@ export async function partsToCsv(): Promise<string> {
   return writeParts(Object.values(useBenchStore.getState().bench?.plan.parts ?? {}))
 }
 
+/** Largest file of parts that is read, and most parts on a list. */
+const MOST_BYTES = 32 * 1024 * 1024
+const MOST_PARTS = 20_000
+
 /**
- * Reads parts from CSV and adds them behind those that are there, one undo step.
+ * Reads parts from a CSV file and adds them behind those that are there, one undo step.
  * @returns What was found, row by row; rows with a fault are left out and said, the others are taken.
  */
-export async function partsFromCsv(text: string): Promise<readonly Finding[]> {
-  const { parts, findings } = await readParts(text)
-  if (parts.length === 0) return findings
-  const refusal = editBench('parts from a file', (bench) => {
-    const first = Math.max(0, ...Object.values(bench.plan.parts).map((it) => it.order))
-    const added = parts.map((it, i) => [newId(), { ...it, order: first + i + 1 }])
-    return setAt(bench, 'plan.parts', { ...bench.plan.parts, ...(Object.fromEntries(added) as typeof bench.plan.parts) })
-  })
-  return refusal === null ? findings : [...findings, { code: 'refused', severity: 'error', message: refusal }]
+export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
+  if (file.size > MOST_BYTES) return [said(`“${file.name}” has more than 32 MB: no parts list is so long. Nothing was taken.`)]
+  const read = await readAway(file).catch((error: unknown): Outcome<ReadParts> => ({
+    ok: false,
+    findings: [
+      said(`“${file.name}” could not be read: ${error instanceof Error ? error.message : String(error)}. Nothing was taken.`),
+    ],
+  }))
+  if (!read.ok) return read.findings
+  const { parts, findings } = read.value
+  const there = Object.keys(useBenchStore.getState().bench?.plan.parts ?? {}).length
+  const taken = parts.slice(0, Math.max(0, MOST_PARTS - there))
+  const found = [...read.findings, ...findings]
+  if (taken.length < parts.length)
+    found.unshift(said(`A list holds up to ${MOST_PARTS} parts: the last ${parts.length - taken.length} rows were left out.`))
+  if (taken.length === 0) return found
+  const add = (first: number) => Object.fromEntries(taken.map((it, i) => [newId(), { ...it, order: first + i + 1 }]))
+  const refusal = editBench(
+    'parts from a file',
+    (bench) => {
+      const first = Object.values(bench.plan.parts).reduce((most, it) => Math.max(most, it.order), 0)
+      return setAt(bench, 'plan.parts', { ...bench.plan.parts, ...add(first) })
+    },
+    // Each row was checked against the schema of a part where it was read.
+    'plan.parts',
+  )
+  return refusal === null ? found : [...found, { code: 'refused', severity: 'error', message: refusal }]
+}
+
+function said(message: string): Finding {
+  return { code: 'parts', severity: 'error', message }
+}
+
+async function readAway(file: File): Promise<Outcome<ReadParts>> {
+  if (typeof Worker === 'undefined') {
+    const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
+    return text.ok ? { ok: true, value: await readParts(text.value), findings: text.findings } : text
+  }
+  const worker = new Worker(new URL('../workers/partsCsv.worker.ts', import.meta.url), { type: 'module' })
+  try {
+    const gone = new Promise<never>((_, fail) => {
+      worker.onerror = () => fail(new Error('the code that reads it could not be fetched; load the page again'))
+    })
+    return await Promise.race([Comlink.wrap<PartsCsvWorker>(worker).read(file), gone])
+  } finally {
+    worker.terminate()
+  }
 }

@@ -7,6 +7,9 @@ import { plover } from '../data/plover'
 import { openInStore, undo, useBenchStore } from './benchStore'
 import { addMachineParts, machineParts } from './machineParts'
 import { partsFromCsv, partsToCsv } from './partsCsv'
+
+const csv = (text: string): File => new File([text], 'parts.csv')
+
 import { addRow, calendarFile, editRow, moveRow, planNow, removeRow, takeUsualTasks, takeWayBack, tickTask } from './plan'
 import { moveHead, useSession } from './session'
 
@@ -132,12 +135,12 @@ describe('parts from the machine', () => {
 
 it('a CSV is taken in one step behind what is there, and the list goes out as it stands', async () => {
   const before = inOrder(state().plan.parts)
-  expect(await partsFromCsv('name,count\nKnob,2\nNut,many\n')).toMatchObject([{ code: 'bad-row', line: 3 }])
+  expect(await partsFromCsv(csv('name,count\nKnob,2\nNut,many\n'))).toMatchObject([{ code: 'bad-row', line: 3 }])
   expect(inOrder(state().plan.parts)).toEqual([...before, 'Knob'])
   expect((await partsToCsv()).trim().split('\n').at(-1)).toBe('Knob,,2,needed,0,,,')
   undo()
   expect(inOrder(state().plan.parts)).toEqual(before)
-  expect(await partsFromCsv('no columns here')).toMatchObject([{ code: 'no-name-column' }])
+  expect(await partsFromCsv(csv('no columns here'))).toMatchObject([{ code: 'no-name-column' }])
 })
 
 it('the way of the head in the picture is that of its last real move, not of a trembling hand', () => {

@@ -11,7 +11,7 @@ import {
   type Unknown,
   type View,
 } from './figure'
-import { diffPaths, getAt, plainAt, type Path } from './path'
+import { diffPaths, getAt, plainAt, WHOLE, type Path } from './path'
 import { entered, Missing, recorder, type Recorder, type Shift } from './recorder'
 import { doubtedOver, type Shifted, type Spread } from './spread'
 import { viewOf } from './view'
@@ -265,6 +265,12 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
         tap.plain(NOW, now)
         return now
       },
+      rows: (pick) => {
+        const whole = pick(bench)
+        const path = pathOf(pick)
+        reads.set(path + WHOLE, whole)
+        return whole
+      },
       figure: (used, ...usedArgs) => {
         const result = use(used, usedArgs)
         if (!result.known) throw new UsesUnknown(result.why)
@@ -362,6 +368,19 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
 /** The moves of a shift whose places are among those read, beside the ones that are taken already. */
 function only(shift: Shift, read: ReadonlySet<Path>, taken?: Shift): Shift {
   return new Map([...shift].filter(([path]) => read.has(path) || taken?.has(path) === true))
+}
+
+/** The place that a pick of the bench leads to. */
+function pathOf(pick: (bench: never) => unknown): Path {
+  const keys: string[] = []
+  const follow: object = new Proxy(Object.create(null) as object, {
+    get: (_, key) => {
+      keys.push(String(key))
+      return follow
+    },
+  })
+  pick(follow as never)
+  return keys.join('.')
 }
 
 /** What else a count or a choice could be. */

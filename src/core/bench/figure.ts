@@ -7,6 +7,11 @@ export interface View<B> {
   readonly bench: Plain<B>
   /** The bench as it was entered, never nudged: only to tell whether a thing is still the one it was. NaN: not entered. */
   readonly asEntered: Plain<B>
+  /**
+   * A part of the bench that holds plain rows and no facts, as it stands: read whole and compared as one, where there may
+   * be ten thousand of them.
+   */
+  rows<T>(pick: (bench: B) => T): T
   /** Another figure's value; its reads become this one's. */
   figure<A extends readonly string[], T>(def: FigureDef<never, A, T>, ...args: A): T
   /** The present time, ms since 1970; only figures about due dates may take it. */

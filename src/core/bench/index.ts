@@ -1,3 +1,4 @@
+export * from './changed'
 export * from './doubt'
 export * from './engine'
 export * from './enter'

@@ -13,6 +13,9 @@ export function below(path: Path, key: string): Path {
   return path === '' ? key : `${path}.${key}`
 }
 
+/** Behind the path of a part that was read whole: it is the same as long as it is the very same. */
+export const WHOLE = '@whole'
+
 /** What stands at a path; undefined where nothing does. */
 export function getAt(node: unknown, path: Path): unknown {
   let at = node
@@ -35,6 +38,7 @@ export function setAt<T>(node: T, path: Path, value: unknown): T {
 /** What a figure sees at a path: a fact's number, a choice's word, a plain value, or the list of keys. */
 export function plainAt(bench: unknown, path: Path): unknown {
   if (path.endsWith(KEYS)) return keysOf(getAt(bench, path.slice(0, -KEYS.length)))
+  if (path.endsWith(WHOLE)) return getAt(bench, path.slice(0, -WHOLE.length))
   if (path.endsWith(BY)) return readerOf(getAt(bench, path.slice(0, -BY.length)))
   const node = getAt(bench, path)
   if (isFact(node)) return node.value
@@ -57,6 +61,9 @@ export function diffPaths(before: unknown, after: unknown, path: Path = '', into
   const branches = isBranch(before) || isBranch(after)
   if (!branches || path === '' || isBranch(before) !== isBranch(after)) into.push(path)
   if (!branches) return into
+  into.push(path + WHOLE)
+  // What is new has been read by nobody; where it was not, that was seen at its own place and in the keys above it.
+  if (before === undefined) return into
   if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
   const left = isBranch(before) ? before : {}
   const right = isBranch(after) ? after : {}
@@ -86,7 +93,7 @@ export interface Change {
 
 /** What has to be set so that one document becomes another: the fewest places, facts and choices whole. */
 export function changesBetween(before: unknown, after: unknown): readonly Change[] {
-  const paths = diffPaths(before, after).filter((path) => path !== '' && !path.endsWith(KEYS))
+  const paths = diffPaths(before, after).filter((path) => path !== '' && !path.endsWith(KEYS) && !path.endsWith(WHOLE))
   const known = new Set(paths)
   const covered = (path: Path): boolean => {
     for (let at = path.lastIndexOf('.'); at > 0; at = path.lastIndexOf('.', at - 1)) if (known.has(path.slice(0, at))) return true

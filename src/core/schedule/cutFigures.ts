@@ -173,7 +173,7 @@ export const stockLeft = figure({
   source: 'The parts list against the cut plan; 0 is the limit.',
   doubt: { none: 'A count.' },
   work(view, stock: string): number {
-    const listed = Object.values(view.bench.plan.parts).filter((it) => it.covers === stock)
+    const listed = Object.values(view.rows((it) => it.plan.parts)).filter((it) => it.covers === stock)
     const needed = stock === 'bars' ? view.figure(barsNeeded) : view.figure(guidesNeeded)
     return listed.reduce((sum, it) => sum + it.count, 0) - needed
   },
@@ -228,13 +228,13 @@ export const beltHold = figure({
   source: 'Every way to cut the k belts of a piece from the listed lengths L, the best of them.',
   doubt: 'nudge',
   work(view): number {
-    const { motion, plan } = view.bench
+    const { motion } = view.bench
     const axes = Object.entries(motion.axes).map(([id, { letter, drive, motors }]) => ({ id, letter, drive, motors }))
     const belts = beltsOf(motion.kinematics, axes).flatMap(({ axis, count }) =>
       // How many motors nobody has said: the figure is not known then, whatever is counted.
       Array<number>(count || 1).fill(view.figure(beltLength, axis)),
     )
-    const pieces = Object.values(plan.parts).flatMap(({ covers, lengthMm, count }) =>
+    const pieces = Object.values(view.rows((it) => it.plan.parts)).flatMap(({ covers, lengthMm, count }) =>
       covers === 'belt' && lengthMm > 0 ? Array<number>(Math.min(count, belts.length)).fill(lengthMm) : [],
     )
     if (pieces.length === 0) throw new NotYet('say in the parts list how many belts there are, and how long one is')

@@ -3,6 +3,7 @@ import type { PlanPart } from '../../core/schedule'
 import type { Finding } from '../../core/units'
 import { addMachineParts, addRow, machineParts, partsFromCsv, partsToCsv, useBenchStore } from '../../state'
 import { download, Findings, Panel } from '../../ui'
+import { LongPartsList } from './LongPartsList'
 import { PartRow, PartsHead } from './PartRow'
 
 const NEW_PART: Omit<PlanPart, 'order'> = {
@@ -16,6 +17,11 @@ const NEW_PART: Omit<PlanPart, 'order'> = {
   lengthMm: 0,
 }
 
+/** Lists up to this long are drawn whole; longer ones where they are looked at. */
+const ALL_AT_ONCE = 60
+/** Findings of a file that are shown. */
+const SHOWN = 30
+
 /** Everything that is bought: how many, where it goes, whether it is here, what it costs. */
 export function PartsList() {
   const bench = useBenchStore((it) => it.bench)
@@ -27,11 +33,15 @@ export function PartsList() {
   return (
     <Panel title="Parts">
       {parts.length > 0 && <PartsHead />}
-      <ul className="m-0 list-none p-0">
-        {parts.map(([id, part]) => (
-          <PartRow key={id} id={id} part={part} />
-        ))}
-      </ul>
+      {parts.length <= ALL_AT_ONCE ? (
+        <ul className="m-0 list-none p-0">
+          {parts.map(([id, part]) => (
+            <PartRow key={id} id={id} part={part} />
+          ))}
+        </ul>
+      ) : (
+        <LongPartsList parts={parts} />
+      )}
       {parts.length === 0 && (
         <p className="py-2 text-second">No part yet. Add one, or take a list from a table program as CSV.</p>
       )}
@@ -62,22 +72,12 @@ export function PartsList() {
           onChange={(event) => {
             const file = event.target.files?.[0]
             event.target.value = ''
-            if (file !== undefined) void file.text().then(partsFromCsv).catch(cannotRead(file.name)).then(setFindings)
+            if (file !== undefined) void partsFromCsv(file).then(setFindings)
           }}
         />
       </div>
-      <Findings findings={findings} />
+      <Findings findings={findings.slice(0, SHOWN)} />
+      {findings.length > SHOWN && <p className="text-second">And {findings.length - SHOWN} more of the kind.</p>}
     </Panel>
   )
-}
-
-/** A file that was moved, or whose code to read it has not come: said where its findings stand. */
-function cannotRead(name: string): (error: unknown) => readonly Finding[] {
-  return (error) => [
-    {
-      code: 'unreadable',
-      severity: 'error',
-      message: `“${name}” could not be read: ${error instanceof Error ? error.message : String(error)}. Choose it again. The list is as it was.`,
-    },
-  ]
 }

@@ -8,9 +8,9 @@ import { Crash } from './Crash'
 import { FootLine } from './FootLine'
 import { Nameplate } from './Nameplate'
 import { notify } from './notify'
-import { SaveNotice } from './SaveNotice'
 import { StageRoute } from './StageRoute'
 
+const SaveNotice = later(async () => (await import('./SaveNotice')).SaveNotice)
 const CannotOpen = later(async () => (await import('./CannotOpen')).CannotOpen)
 const loadMotion = () => import('../screens/motion/Motion')
 const loadPlan = () => import('../screens/plan/Plan')
@@ -44,7 +44,7 @@ export function BenchPage() {
       <Nameplate />
       <StageRoute benchId={benchId} current={stage} />
       <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">
-        <SaveNotice />
+        <Unsaved />
         <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
             <StageSheet benchId={benchId} stage={stage} />
@@ -55,6 +55,12 @@ export function BenchPage() {
       <FootLine />
     </div>
   )
+}
+
+/** What is to be said of saving, where there is something. */
+function Unsaved() {
+  const isSaid = useBenchStore(({ save, leftAs }) => leftAs !== null || (save.kind !== 'saved' && save.kind !== 'saving'))
+  return isSaid ? <SaveNotice /> : null
 }
 
 function StageSheet({ benchId, stage }: { readonly benchId: string; readonly stage: string }) {

@@ -7,8 +7,20 @@ import { topSpeed } from '../core/motion'
 import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
 import { useBenchStore, useFigure, useSession, useShownFact, useVerdicts } from '../state'
-import { FactField, figureUnit, LazyPopover, FigureRow, printFigure, Quantity, useUnits, VerdictMark, VerdictRow } from '../ui'
-import { BenchMenu } from './BenchMenu'
+import {
+  FactField,
+  figureUnit,
+  later,
+  LazyPopover,
+  FigureRow,
+  printFigure,
+  Quantity,
+  useUnits,
+  VerdictMark,
+  VerdictRow,
+} from '../ui'
+
+const BenchMenu = later(async () => (await import('./BenchMenu')).BenchMenu)
 
 /** The nameplate: what the machine is, always in sight. Its cells open what they rest on. */
 export function Nameplate() {

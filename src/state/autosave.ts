@@ -1,5 +1,5 @@
 import { useBenchStore } from './benchStore'
-import { askForLastingStorage, checkElsewhere, keepOpenLeft, listenElsewhere, saveLeftBench, saveOpenBench } from './library'
+import { askForLastingStorage, checkElsewhere, keepOpenLeft, listenElsewhere, saveLeftBench, saveOpenBench } from './saving'
 
 /** Rest after the last edit before it is saved, ms. */
 const REST = 400

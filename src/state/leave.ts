@@ -1,5 +1,5 @@
 import { useBenchStore } from './benchStore'
-import { mayBeLit } from './machine'
+import { mayBeLit, stopOnLeaving } from './machineStore'
 
 /** Why a page, or a bench, should not be left without asking: its machine's beam may be on, or it is not saved. */
 export type Stay = 'beam' | 'unsaved'
@@ -26,6 +26,10 @@ export function askBeforeLeaving(): () => void {
   const ask = (event: BeforeUnloadEvent): void => {
     if (whyStay() !== null) event.preventDefault()
   }
+  const callOff = stopOnLeaving()
   addEventListener('beforeunload', ask)
-  return () => removeEventListener('beforeunload', ask)
+  return () => {
+    callOff()
+    removeEventListener('beforeunload', ask)
+  }
 }

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
-import { persist } from 'zustand/middleware'
+import { createJSONStorage, persist, type StateStorage } from 'zustand/middleware'
 import { shownNumber } from '../core/bench'
 import {
   createSession,
@@ -16,47 +16,12 @@ import {
 import { axisIds, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type { Mark, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
+import type { Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
 import type { ClockRate, WorkshopWorker } from '../workers/workshop.worker'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data'
 import { useBenchStore } from './benchStore'
+import { holdSession, mayBeLit, NOT_CONNECTED, useMachine } from './machineStore'
 import { engineOf } from './evaluate'
-
-export type { ClockRate } from '../workers/workshop.worker'
-
-/** The link to a machine, and what it last said. Nothing of it is saved with the bench. */
-interface MachineState {
-  readonly link: 'none' | 'opening' | 'open' | 'faulted'
-  readonly report: StateReport | null
-  readonly running: boolean
-  /** Not known counts as on. */
-  readonly beam: BeamState
-  readonly stop: StopState
-  /** What went wrong, until the next connection. */
-  readonly finding: Finding | null
-  /** Lines of the link, both ways, the last ones. */
-  readonly lines: readonly { readonly way: 'out' | 'in'; readonly line: string }[]
-  /** What lies burnt on the stand-in's sheet. */
-  readonly marks: readonly (Mark | null)[]
-  /** What was burnt on that sheet: a scale run by its id, or the ramp. */
-  readonly burnt: string | null
-  readonly rate: ClockRate
-}
-
-const NONE: MachineState = {
-  link: 'none',
-  report: null,
-  running: false,
-  beam: 'off',
-  stop: 'none',
-  finding: null,
-  lines: [],
-  marks: [],
-  burnt: null,
-  rate: 10,
-}
-
-export const useMachine = create<MachineState>()(() => NONE)
 
 /** The stand-ins of this browser: which machine a bench practises on, and what was set in it, as a real one would keep. */
 interface StandIns {
@@ -65,7 +30,22 @@ interface StandIns {
 /** The demo's machine, as its bench says it was left. */
 const DEMO: StandIns = { byBench: { heron: { number: HERON_STAND_IN, settings: HERON_SETTINGS } } }
 
-export const useStandIns = create<StandIns>()(persist((): StandIns => DEMO, { name: 'fine-kerf.stand-ins' }))
+/**
+ * Each window has its own machines: what is set in one is kept in that window, and is where the next new window begins.
+ * Two windows at one bench would else set each other's machine behind its back.
+ */
+const ownWindowFirst: StateStorage = {
+  getItem: (name) => sessionStorage.getItem(name) ?? localStorage.getItem(name),
+  setItem(name, value) {
+    sessionStorage.setItem(name, value)
+    localStorage.setItem(name, value)
+  },
+  removeItem: (name) => sessionStorage.removeItem(name),
+}
+
+export const useStandIns = create<StandIns>()(
+  persist((): StandIns => DEMO, { name: 'fine-kerf.stand-ins', storage: createJSONStorage(() => ownWindowFirst) }),
+)
 
 /** The number of the stand-in that a bench has, or is offered. */
 export function standInNumber(benchId: string): number {
@@ -120,7 +100,7 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   if (typeof spec === 'string') return spec
   const worker = new Worker(new URL('../workers/workshop.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<WorkshopWorker>(worker)
-  useMachine.setState({ ...NONE, link: 'opening', rate })
+  useMachine.setState({ ...NOT_CONNECTED, link: 'opening', rate })
   let hear: (line: string | null) => void = () => undefined
   const link = {
     send: (line: string) => void remote.receive(line).catch(() => hear(null)),
@@ -136,6 +116,7 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   })
   const mine = { worker, remote, session, benchId: bench.id, number, unwatch }
   open = mine
+  holdSession(session)
   const kept = useStandIns.getState().byBench[bench.id]
   const settings = kept?.number === number ? kept.settings : {}
   // The same machine and the same work give the same noise; the next reading gets other noise.
@@ -205,17 +186,6 @@ function atRest(): void {
   void showMarks()
 }
 
-/** The demo is connected to its stand-in as soon as it is open; any other bench is when it is asked for. */
-export async function connectDemo(): Promise<void> {
-  const { bench } = useBenchStore.getState()
-  if (bench?.id === 'heron' && useMachine.getState().link === 'none') {
-    await connectStandIn(standInNumber('heron'), 10, null)
-  }
-}
-
-/** A page that goes away tells its machine to stop first. */
-if (typeof addEventListener === 'function') addEventListener('pagehide', () => mayBeLit() && stopMachine())
-
 /** Forgets what was set in the demo's machine since. */
 export function resetDemoMachine(): void {
   disconnect()
@@ -228,7 +198,8 @@ export function disconnect(): void {
   if (open?.session.beam !== 'off') open?.session.stop()
   open?.session.close()
   open = null
-  useMachine.setState(NONE)
+  holdSession(null)
+  useMachine.setState(NOT_CONNECTED)
 }
 
 /** How long a machine that is left may take to confirm that it has stopped, ms. */
@@ -255,21 +226,6 @@ export async function leaveMachine(): Promise<boolean> {
   }
   disconnect()
   return true
-}
-
-/** Whether the beam of a connected machine may be on. */
-export function mayBeLit(): boolean {
-  return open !== null && open.session.beam !== 'off'
-}
-
-/** Beam off and still, at once; sent again until the machine confirms it. */
-export function stopMachine(): void {
-  open?.session.stop()
-}
-
-/** A person has cut the machine's supply, and says that the beam is off. */
-export function supplyIsCut(): void {
-  open?.session.standsDark()
 }
 
 /** Lets the stand-in's clock run slower or faster. */

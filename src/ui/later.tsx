@@ -6,7 +6,7 @@ const registered: PutOff<unknown>[] = []
 /**
  * A component whose code is not in the first picture. It is fetched when first drawn, or by `fetchLater` before that;
  * once it is here it is drawn at once, with no wait in between, so that a key pressed after a click meets it. Until then
- * nothing stands in its place. Where it cannot be fetched, that is said in its place, with a way to try again.
+ * nothing stands in its place. Where it cannot be fetched, that is said in its place, with what to do.
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   const part = putOff(load)
@@ -16,19 +16,21 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>): 
     useEffect(() => {
       if (standing.kind === 'away') void part.fetch()
     }, [standing.kind])
-    if (standing.kind === 'failed') return <NotHere message={standing.message} again={() => void part.fetch()} />
+    if (standing.kind === 'failed') return <NotHere message={standing.message} />
     if (standing.kind !== 'here') return null
     const Part = standing.it
     return <Part {...props} />
   }
 }
 
-function NotHere({ message, again }: { readonly message: string; readonly again: () => void }) {
+/** A browser remembers that a module could not be fetched until the page is loaded anew; what is typed survives that. */
+function NotHere({ message }: { readonly message: string }) {
   return (
     <span role="alert" className="my-1 block border-l-2 border-stop pl-2 text-[13px]">
-      This part could not be loaded: {message}. What you entered is kept; see that Fine Kerf’s own server runs, then{' '}
-      <button type="button" className="link" onClick={again}>
-        try again
+      This part could not be loaded: {message}. What you entered is kept, half-typed fields too; see that Fine Kerf’s own server
+      runs, then{' '}
+      <button type="button" className="link" onClick={() => location.reload()}>
+        load the page again
       </button>
       .
     </span>

@@ -75,7 +75,7 @@ test('eyewear that is not dense enough is a stop on the nameplate', async ({ ben
 
 test.describe('a page that breaks', () => {
   test.use({ allowed: [/broken clock|PopoverAt|Failed to load resource/] })
-  test('says what could not be loaded and tries again; offers the bench file and a way back', async ({ bench, page }) => {
+  test('says what could not be loaded and what to do; offers the bench file and a way back', async ({ bench, page }) => {
     await page.route('**/assets/PopoverAt-*.js', (route) => route.abort('failed'))
     // What is put off is fetched at idle, and fails there.
     const failed = page.waitForEvent('requestfailed', (it) => it.url().includes('PopoverAt'))
@@ -84,7 +84,9 @@ test.describe('a page that breaks', () => {
     await bench.field('motion.wantedSpeed').click()
     await expect(page.getByRole('alert')).toContainText('This part could not be loaded')
     await page.unroute('**/assets/PopoverAt-*.js')
-    await page.getByRole('button', { name: 'try again' }).click()
+    await page.getByRole('button', { name: 'load the page again' }).click()
+    await bench.standsOnMotion()
+    await bench.field('motion.wantedSpeed').click()
     await bench.abandon()
     await page.evaluate(() => {
       Date.prototype.toLocaleTimeString = () => {

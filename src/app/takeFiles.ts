@@ -1,0 +1,25 @@
+import { machineLimits } from '../core/document'
+import { engineOf, importFile, openProgram, useBenchStore } from '../state'
+import { notify } from './notify'
+
+const BENCH_FILE = /\.(zip|json)$/i
+
+/** Takes every file that was dropped, one after the other; one that is left is said. */
+export async function takeFiles(files: readonly File[], go: (to: string) => void): Promise<void> {
+  const { bench } = useBenchStore.getState()
+  const isBench = (file: File): boolean => bench === null || BENCH_FILE.test(file.name)
+  for (const file of files.filter(isBench)) {
+    const read = await importFile(file)
+    for (const finding of read.findings.slice(0, 4)) notify(finding.message)
+    if (read.ok) go(`/bench/${read.value}/motion`)
+  }
+  const [program, ...more] = files.filter((file) => !isBench(file))
+  if (program !== undefined && bench !== null) {
+    void openProgram(program, machineLimits(engineOf(bench)))
+    go(`/bench/${bench.id}/work`)
+  }
+  if (more.length > 0) {
+    const names = more.map((it) => `“${it.name}”`).join(', ')
+    notify(`One program is looked at at a time: ${names} was left where it is. Drop it again when you want to see it.`)
+  }
+}

@@ -169,6 +169,35 @@ test('a machine that goes silent, resets, garbles or refuses is named, the beam 
   expect(await machine.inMachine('axes.x.steps')).toBe(80)
 })
 
+test('a machine that falls silent while it burns: stop until confirmed, the person told, nothing left behind', async ({
+  bench,
+  page,
+}) => {
+  const machine = new MachineDriver(page, bench)
+  await bench.openDemo()
+  await machine.go()
+  await page.getByRole('button', { name: 'Disconnect' }).click()
+  await machine.connect(41, { rate: 'as a real one', fault: 'falls silent while it burns' })
+  await machine.part('Faint mark')
+  await machine.burn('Burn the ramp')
+  await machine.takeCautions()
+  const bar = page.getByRole('alert').filter({ hasText: 'has not confirmed that it stopped. Cut its supply now.' })
+  await expect(bar).toBeVisible()
+  await expect(page.locator('[data-beam]')).not.toContainText('Beam off')
+  await bench.expectNoAxeFindings()
+  // Nobody leaves a machine that may be burning: it is asked, stopped, and stays in sight where that is not confirmed.
+  await page.getByRole('link', { name: 'Fine Kerf, all benches' }).click()
+  await page.getByRole('button', { name: 'Stop it and leave' }).click()
+  await expect(page).toHaveURL(/\/controller/)
+  await expect(bar).toBeVisible()
+  await page.getByRole('button', { name: 'I have cut the supply: the beam is off' }).click()
+  await expect(bar).toHaveCount(0)
+  await expect(page.locator('[data-beam="off"]')).toContainText('stand-in at fault')
+  await expect(page.getByRole('region', { name: 'Written down' })).toContainText(/Lost at \d+ % or later: faint ramp/)
+  await page.getByRole('link', { name: 'Fine Kerf, all benches' }).click()
+  await expect(page.getByRole('button', { name: 'Open the demo bench' })).toBeVisible()
+})
+
 test('readings that cannot be are said, kept as typed, and the others stay', async ({ bench, page }) => {
   const machine = new MachineDriver(page, bench)
   await bench.openDemo()

@@ -31,6 +31,7 @@ export function RampPlate() {
 
 function Lines({ bench, powers }: { readonly bench: Bench; readonly powers: readonly number[] }) {
   const frame = usePlateFrame()
+  const running = useMachine((it) => it.running)
   const marks = useMachine((it) => (it.burnt === 'ramp' ? it.marks : null))
   const { startX, startY, markPower } = bench.calibrate
   const [x0, y0] = [startX.value ?? 0, startY.value ?? 0]
@@ -92,7 +93,7 @@ function Lines({ bench, powers }: { readonly bench: Bench; readonly powers: read
         )
       })}
       <text x={frame.x(x0 - 5)} y={frame.y(top) - 6} fontSize="11" fill="var(--second)">
-        {burnt ? (count < powers.length ? 'being burnt' : 'as burnt') : 'as it will be burnt'}
+        {burnt ? (count < powers.length ? (running ? 'being burnt' : 'burnt so far') : 'as burnt') : 'as it will be burnt'}
       </text>
       <Head />
       {frame.width > 420 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}

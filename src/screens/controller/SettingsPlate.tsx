@@ -62,10 +62,12 @@ function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly be
         </span>
       </td>
       <td className="no-print py-1 text-right text-[13px] whitespace-nowrap">
-        <Unsure row={row} />
-        {wanted !== null &&
-          differs !== false &&
-          (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
+        <span className="flex flex-col items-end">
+          <Unsure row={row} />
+          {wanted !== null &&
+            differs !== false &&
+            (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
+        </span>
       </td>
     </tr>
   )
@@ -87,13 +89,9 @@ function sayStanding({ standing, differs }: ComparedSetting): string {
 
 /** Why the bench is no reason to overwrite what is in the machine. */
 function Unsure({ row: { standing, unchecked } }: { readonly row: ComparedSetting }) {
-  if (standing === 'within ±') return <span className="mr-3 text-second">within ±, leave it</span>
+  if (standing === 'within ±') return <span className="text-second">within ±, leave it</span>
   if (standing !== 'guess' || unchecked === null) return null
-  return (
-    <span className="mr-3">
-      <FactLink path={unchecked}>a guess, check it</FactLink>
-    </span>
-  )
+  return <FactLink path={unchecked}>a guess, check it</FactLink>
 }
 
 /** Leads to what the bench lacks. */
@@ -117,7 +115,7 @@ function Write({ row }: { readonly row: ComparedSetting }) {
         onClick={() => void writeSettings([row.setting.id]).then(setFindings)}
         aria-label={`Write ${row.setting.label}`}
       >
-        {row.standing === 'differs' || row.standing === 'not known' ? 'Write' : 'Write it all the same'}
+        {row.standing === 'differs' || row.standing === 'not known' ? 'Write' : 'Write anyway'}
       </button>
       <Findings findings={findings} />
     </>

@@ -95,7 +95,7 @@ function Row({
   const [asking, setAsking] = useState(false)
   const marks = Object.values(bench.marks).filter((it) => it !== null)
   return (
-    <li className="grid gap-x-4 gap-y-1 border-b border-rule py-2.5 sm:grid-cols-[1fr_auto] sm:items-center">
+    <li className={`grid gap-x-4 gap-y-1 border-b border-rule py-2.5 ${asking ? '' : 'sm:grid-cols-[1fr_auto] sm:items-center'}`}>
       <div className="flex min-w-0 gap-2.5">
         <span className="pt-1.5">
           <VerdictMark mark={worstMark(marks)} />

@@ -1,3 +1,4 @@
+import type { Bench } from '../core/document'
 import { useBenchStore } from './benchStore'
 import { askForLastingStorage, checkElsewhere, keepOpenLeft, listenElsewhere, saveLeftBench, saveOpenBench } from './saving'
 
@@ -27,8 +28,9 @@ export function startAutosave(): () => void {
     }
     const edited = state.bench !== before.bench && state.bench !== null && state.bench.id === before.bench?.id
     if (!edited) return
-    // At once, so that a page that is killed now loses nothing.
-    keepOpenLeft()
+    // At once, so that a page that is killed now loses nothing; thousands of rows from a file are still in that file.
+    if (isMany(before.bench, state.bench)) setTimeout(keepOpenLeft, 0)
+    else keepOpenLeft()
     // Opened again, or taken back to what is stored: nothing waits to be saved.
     if (state.bench === state.saved && state.save.kind !== 'saving') return
     if (state.save.kind === 'newer') return
@@ -58,4 +60,10 @@ export function startAutosave(): () => void {
     document.removeEventListener('visibilitychange', look)
     window.removeEventListener('pagehide', flush)
   }
+}
+
+/** Whether thousands of rows came or went at once. */
+function isMany(before: Bench | null, after: Bench | null): boolean {
+  const parts = (bench: Bench | null): number => Object.keys(bench?.plan.parts ?? {}).length
+  return before?.plan.parts !== after?.plan.parts && Math.abs(parts(before) - parts(after)) > 500
 }

@@ -4,7 +4,7 @@ import type { Finding, Outcome } from '../core/units'
 import { decodeText, readParts, writeParts, type ReadParts } from '../data'
 import type { PartsCsvWorker } from '../workers/partsCsv.worker'
 import { editBench, useBenchStore } from './benchStore'
-import { newId } from './ids'
+import { newIds } from './ids'
 
 /** The parts list as CSV. */
 export async function partsToCsv(): Promise<string> {
@@ -35,7 +35,8 @@ export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
   if (taken.length < parts.length)
     found.unshift(said(`A list holds up to ${MOST_PARTS} parts: the last ${parts.length - taken.length} rows were left out.`))
   if (taken.length === 0) return found
-  const add = (first: number) => Object.fromEntries(taken.map((it, i) => [newId(), { ...it, order: first + i + 1 }]))
+  const ids = newIds(taken.length)
+  const add = (first: number) => Object.fromEntries(taken.map((it, i) => [ids[i] ?? '', { ...it, order: first + i + 1 }]))
   const refusal = editBench(
     'parts from a file',
     (bench) => {

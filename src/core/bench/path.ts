@@ -60,10 +60,9 @@ export function diffPaths(before: unknown, after: unknown, path: Path = '', into
   if (Object.is(before, after)) return into
   const branches = isBranch(before) || isBranch(after)
   if (!branches || path === '' || isBranch(before) !== isBranch(after)) into.push(path)
-  if (!branches) return into
+  // What is new has been read by nobody; that it was not there was seen at its own place and in the keys above it.
+  if (!branches || before === undefined) return into
   into.push(path + WHOLE)
-  // What is new has been read by nobody; where it was not, that was seen at its own place and in the keys above it.
-  if (before === undefined) return into
   if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
   const left = isBranch(before) ? before : {}
   const right = isBranch(after) ? after : {}
@@ -80,8 +79,24 @@ function isBranch(node: unknown): node is Record<string, unknown> {
 /** Calls back for every fact and choice of a document, with its path. */
 export function eachFact(node: unknown, visit: (path: Path, node: object) => void, path: Path = ''): void {
   if (isFact(node) || isChoice(node)) visit(path, node)
-  if (!isBranch(node)) return
-  for (const [key, child] of Object.entries(node)) eachFact(child, visit, below(path, key))
+  else if (isBranch(node)) for (const [at, fact] of factsBelow(node)) visit(below(path, at), fact)
+}
+
+/** Facts and choices below a part, by their place in it. Parts are never altered, so that each is searched once. */
+const searched = new WeakMap<object, readonly (readonly [Path, object])[]>()
+
+function factsBelow(node: Record<string, unknown>): readonly (readonly [Path, object])[] {
+  const known = searched.get(node)
+  if (known !== undefined) return known
+  const found: (readonly [Path, object])[] = []
+  for (const key in node) {
+    const child = node[key]
+    if (typeof child !== 'object' || child === null) continue
+    if (isFact(child) || isChoice(child)) found.push([key, child])
+    else for (const [path, fact] of factsBelow(child as Record<string, unknown>)) found.push([below(key, path), fact])
+  }
+  searched.set(node, found)
+  return found
 }
 
 /** One place of a document and what stands there after a change; undefined where it was taken away. */
@@ -92,14 +107,16 @@ export interface Change {
 }
 
 /** What has to be set so that one document becomes another: the fewest places, facts and choices whole. */
-export function changesBetween(before: unknown, after: unknown): readonly Change[] {
-  const paths = diffPaths(before, after).filter((path) => path !== '' && !path.endsWith(KEYS) && !path.endsWith(WHOLE))
-  const known = new Set(paths)
-  const covered = (path: Path): boolean => {
-    for (let at = path.lastIndexOf('.'); at > 0; at = path.lastIndexOf('.', at - 1)) if (known.has(path.slice(0, at))) return true
-    return false
+export function changesBetween(before: unknown, after: unknown, path: Path = '', into: Change[] = []): readonly Change[] {
+  if (before === after) return into
+  if (!isBranch(before) || !isBranch(after)) {
+    into.push({ path, before, after })
+    return into
   }
-  return paths.filter((path) => !covered(path)).map((path) => ({ path, before: getAt(before, path), after: getAt(after, path) }))
+  for (const key in after) changesBetween(before[key], after[key], below(path, key), into)
+  for (const key in before)
+    if (!Object.hasOwn(after, key)) into.push({ path: below(path, key), before: before[key], after: undefined })
+  return into
 }
 
 /** A document with changes made to it. */

@@ -10,10 +10,10 @@ const BeamBar = later(async () => (await import('./BeamBar')).BeamBar)
 export function LeaveGuard() {
   const { pathname } = useLocation()
   const { beam, stop } = useMachine()
-  const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) =>
-      benchOf(currentLocation.pathname) !== benchOf(nextLocation.pathname) && whyStay() !== null,
-  )
+  const blocker = useBlocker(({ currentLocation, nextLocation }) => {
+    const left = benchOf(currentLocation.pathname)
+    return left !== '' && left !== benchOf(nextLocation.pathname) && whyStay() !== null
+  })
   useEffect(askBeforeLeaving, [])
   const barred = stop === 'not confirmed' || (beam !== 'off' && benchOf(pathname) === '')
   return (

@@ -22,7 +22,7 @@ import { engineOf } from './evaluate'
 import { newId } from './ids'
 import { failed } from './exporting'
 import { dropLeft, type Left } from './journal'
-import { addWhole, answered, db, failedResult, now, saveOpenBench, tellOthers } from './saving'
+import { addWhole, answered, db, failedResult, now, saveOpenBench, tellOthers, wordsOf } from './saving'
 import { windowId } from './window'
 
 /** All benches in this browser. */
@@ -200,6 +200,6 @@ function sayFailure(result: Exclude<SaveResult, { readonly kind: 'saved' }>): st
     case 'newer':
       return 'A newer Fine Kerf in another window has taken this bench over. Load the page again to go on with it.'
     case 'failed':
-      return `The browser could not keep it: ${result.message}. Export the bench file to be sure of it.`
+      return `The browser could not keep it: ${wordsOf(result.message)}. Export the bench file to be sure of it.`
   }
 }

@@ -13,7 +13,7 @@ export const db = new Database()
 export const now = (): string => new Date().toISOString()
 
 /** How long the browser's storage may take to answer, ms. */
-const STORAGE_PATIENCE = 8000
+const STORAGE_PATIENCE = 5000
 
 /** Ends a wait for storage that never answers. @throws {Error} in words. */
 export function answered<T>(wait: Promise<T>): Promise<T> {
@@ -51,8 +51,14 @@ export async function reloadBench(id: string): Promise<readonly Finding[]> {
   return findings
 }
 
-function noStorage(error: unknown): Finding {
+/** What went wrong in the store, in its own words, without addresses of pages about it. */
+export function wordsOf(error: unknown): string {
   const message = error instanceof Error ? error.message : String(error)
+  return message.replace(/\s*(?:Please )?(?:visit|see) https?:\S+/gi, '').trim()
+}
+
+function noStorage(error: unknown): Finding {
+  const message = wordsOf(error)
   return {
     code: 'no-storage',
     severity: 'error',
@@ -146,7 +152,7 @@ async function save(bench: Bench, stand: Stand): Promise<SaveResult> {
 }
 
 export function failedResult(error: unknown): SaveResult {
-  return { kind: 'failed', message: error instanceof Error ? error.message : String(error) }
+  return { kind: 'failed', message: wordsOf(error) }
 }
 
 /** Keeps what of the open bench is not saved yet, at once. */

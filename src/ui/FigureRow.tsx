@@ -52,14 +52,15 @@ export function FigureRow<A extends readonly string[]>({
   )
 }
 
-/** Where a count could be another, the ± alone would promise too much. */
+/** Where a count or a choice could be another, the ± alone would promise too much. */
 function MayBe({ figure }: { readonly figure: WithDoubt }) {
   const unit = figureUnit(figure, useUnits())
   const { doubt } = figure
-  if (doubt?.contributions.some((it) => it.how === 'alternatives') !== true) return null
+  if (doubt?.contributions.some((it) => it.how === 'alternatives' && it.c > 0) !== true) return null
   return (
     <p className="text-[12px] text-second">
-      could be {sayQuantity(doubt.low, null, unit)} to {sayQuantity(doubt.high, null, unit)}: the counts are assumed
+      could be {sayQuantity(doubt.low, null, unit)} to {sayQuantity(doubt.high, null, unit)}: not all of it is counted or chosen
+      yet
     </p>
   )
 }

@@ -32,6 +32,8 @@ export function watchBeam(after: After, events: BeamEvents) {
   let stop: StopState = 'none'
   let runId: number | null = null
   let heard = 0
+  /** A person asked for the stop. */
+  let insisted = false
   let callOffReport = (): void => undefined
   let callOffStop = (): void => undefined
 
@@ -62,6 +64,7 @@ export function watchBeam(after: After, events: BeamEvents) {
 
   function dark(): void {
     runId = null
+    insisted = false
     callOffStop()
     callOffStop = () => undefined
     stopBecomes('none')
@@ -72,8 +75,8 @@ export function watchBeam(after: After, events: BeamEvents) {
     events.sendStop()
     callOffStop()
     callOffStop = after(STOP_DUE, () => {
-      // A machine that was known to be dark is asked again, but nobody needs to run to it.
-      if (state !== 'off') stopBecomes('not confirmed')
+      // Of a machine that was known to be dark, and that nobody told to stop, it is asked again in silence.
+      if (state !== 'off' || insisted) stopBecomes('not confirmed')
       sendStop()
     })
   }
@@ -101,12 +104,13 @@ export function watchBeam(after: After, events: BeamEvents) {
       if (stop === 'none') dark()
     },
     stopped: dark,
-    /** @param gone The link is gone, so that nothing will confirm it. */
-    stop(gone: boolean): void {
+    /** @param why A fault of the link; the link is gone, so that nothing will confirm it; or a person asks for it. */
+    stop(why: 'fault' | 'gone' | 'asked'): void {
+      if (why === 'asked') insisted = true
       if (stop === 'none') stopBecomes('asked')
       callOffReport()
       sendStop()
-      if (gone && state !== 'off') stopBecomes('not confirmed')
+      if (why === 'gone' && state !== 'off') stopBecomes('not confirmed')
     },
     standsDark: dark,
     close(): void {

@@ -179,4 +179,36 @@ describe('a session', () => {
     expect(await it.session.ask('run')).toMatchObject({ ok: false, finding: { code } })
     expect([faults, it.sent.length]).toEqual([[code], 3])
   })
+
+  it('says that a stop which a person asked for is not confirmed, sends it again, and ends with the machine’s word', () => {
+    const stops: string[] = []
+    const it = atHand({ onStop: (stop) => stops.push(stop) })
+    it.hear('here machine')
+    it.session.stop()
+    it.pass()
+    it.pass()
+    expect([it.sent, stops]).toEqual([
+      ['stop', 'stop', 'stop'],
+      ['asked', 'not confirmed'],
+    ])
+    it.hear('stopped')
+    expect(stops.at(-1)).toBe('none')
+  })
+
+  it('counts the beam as on from the moment the machine is asked to run, whatever was said before', async () => {
+    const beams: string[] = []
+    const it = atHand({ onBeam: (beam) => beams.push(beam) })
+    it.hear('here machine')
+    void it.session.ask('run')
+    it.hear('at rest 0.000 0.000 0.0000 0.0000')
+    expect(it.session.beam).toBe('not known')
+    it.hear('1 yes')
+    it.hear('at run 1.000 0.000 0.5000 0.1000')
+    it.hear('at run 2.000 0.000 0.0000 0.2000')
+    it.hear('ended')
+    expect(beams).toEqual(['not known', 'on', 'not known', 'off'])
+    const refused = it.session.ask('run')
+    it.hear('2 no 1 1 not now')
+    expect([(await refused).ok, it.session.beam]).toEqual([false, 'off'])
+  })
 })

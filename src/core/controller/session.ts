@@ -104,7 +104,7 @@ export function createSession(
     if (fault !== null) return
     fault = { code, severity: 'error', message }
     stops++
-    beam.stop(code === 'gone')
+    beam.stop(code === 'gone' ? 'gone' : 'fault')
     for (const { answer, callOff } of waiting.values()) {
       callOff()
       answer({ ok: false, finding: fault })
@@ -214,7 +214,7 @@ export function createSession(
     },
     stop() {
       stops++
-      beam.stop(false)
+      beam.stop('asked')
     },
     standsDark: () => beam.standsDark(),
     whenOver: () => new Promise((resolve) => over.push(resolve)),

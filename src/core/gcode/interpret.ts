@@ -84,13 +84,13 @@ export function readProgram(text: string, options: ReadOptions = {}): Program {
   while (!ended && scan.next(block)) {
     lines = block.line
     if (lines % PROGRESS_EVERY === 0 && options.onProgress?.(lines) === false) break
-    if (block.percent) ended = ++percents === 2
-    if (block.count > 0 || block.broken) acted = true
-    if (block.percent) continue
-    if (block.count > 0 && !block.broken && (!block.deletable || options.deletable === true)) {
-      if (sortWords(block, words, found) && haveUse(block, words, modal, found))
+    if (block.count > 0) {
+      acted = true
+      const isSkipped = block.broken || (block.deletable && options.deletable !== true)
+      if (!isSkipped && sortWords(block, words, found) && (!words.rare || haveUse(block, words, modal, found)))
         ended = carryOut(block, words, modal, moves, found)
-    }
+    } else if (block.percent) ended = ++percents === 2
+    else if (block.broken) acted = true
   }
   if (!acted) {
     const message =
@@ -110,6 +110,8 @@ interface Words {
   dwell: boolean
   /** The G92 word on the line in tenths, or NONE. */
   offset: number
+  /** A word stands on the line that only some words use: I, J, K, R, P, or G92. */
+  rare: boolean
 }
 
 const NONE = -1
@@ -133,7 +135,8 @@ const [MOTION, PLANE, DISTANCE, UNITS, STOP, SPINDLE_GROUP, COOLANT] = (
 
 /** Letters that hold a number of the line itself. */
 const USED_LETTERS = new Uint8Array(91)
-for (const letter of 'FIJKNPRSXYZ') USED_LETTERS[letter.charCodeAt(0)] = 1
+for (const letter of 'FNSXYZ') USED_LETTERS[letter.charCodeAt(0)] = 1
+for (const letter of 'IJKPR') USED_LETTERS[letter.charCodeAt(0)] = 2
 
 function emptyWords(): Words {
   return {
@@ -142,6 +145,7 @@ function emptyWords(): Words {
     code: new Int16Array(GROUPS.length).fill(NONE),
     dwell: false,
     offset: NONE,
+    rare: false,
   }
 }
 
@@ -153,6 +157,7 @@ function sortWords(block: Block, words: Words, found: Gathered): boolean {
   words.code.fill(NONE)
   words.dwell = false
   words.offset = NONE
+  words.rare = false
   let mWords = 0
   for (let i = 0; i < block.count; i++) {
     const letter = block.letters[i] as number
@@ -165,8 +170,9 @@ function sortWords(block: Block, words: Words, found: Gathered): boolean {
     } else {
       // A number that differs from itself is NaN: the letter is here for the first time.
       const first = value[letter] !== value[letter]
-      if (!first || USED_LETTERS[letter] === 0 || given < 0 || letter === W_N)
-        checkLetter(letter, given, column, !first, block, found)
+      const use = USED_LETTERS[letter] as number
+      if (use === 2) words.rare = true
+      if (!first || use === 0 || given < 0 || letter === W_N) checkLetter(letter, given, column, !first, block, found)
       value[letter] = given
       words.column[letter] = column
     }
@@ -197,7 +203,10 @@ function sortCode(letter: number, value: number, column: number, block: Block, w
   } else if (known.group === 'not modal') {
     if (words.dwell || words.offset !== NONE) twice(letter, value, column, 'not modal', block, found)
     if (code === 40) words.dwell = true
-    else words.offset = code
+    else {
+      words.offset = code
+      words.rare = true
+    }
   } else {
     const group = groupOf(known.group)
     const both = words.code[group] as number
@@ -237,7 +246,6 @@ function haveUse(block: Block, words: Words, modal: Modal, found: Gathered): boo
   const has = (letter: number): boolean => value[letter] === value[letter]
   const named = code[MOTION] as number
   const offsets = offset === 920 && named !== NONE && named !== 800
-  if (!has(W_I) && !has(W_J) && !has(W_K) && !has(W_R) && !has(W_P) && !offsets) return true
   const before = found.errors
   const say = (letter: number, why: string): void => found.report('error', 'no-use', why, block.line, words.column[letter] || 1)
   const motion = named === NONE ? modal.motion : named

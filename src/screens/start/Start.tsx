@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { STAGES } from '../../core/document'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
-import { benches, createBench, importFile, openDemo, openSecondDemo, type BenchSummary } from '../../state'
+import { benches, createBench, importFile, openDemo, openSecondDemo, wordsOf, type BenchSummary } from '../../state'
 import { Findings, Panel } from '../../ui'
 import { BenchList } from './BenchList'
 
@@ -67,7 +67,7 @@ export function Start() {
 }
 
 function noStorage(error: unknown): Finding {
-  const message = error instanceof Error ? error.message : String(error)
+  const message = wordsOf(error)
   return {
     code: 'no-storage',
     severity: 'error',

@@ -73,8 +73,8 @@ export function openInStore(
 }
 
 /** Shows a bench that could not be kept in this browser: it can be looked at, worked on and exported. */
-export function openUnsaved(open: Pick<OpenBenchState, 'bench' | 'records' | 'files'>, message: string): void {
-  useBenchStore.setState({ ...CLOSED, ...open, save: { kind: 'failed', message } })
+export function openUnsaved(open: Pick<OpenBenchState, 'bench' | 'records' | 'files'>, save: SaveState): void {
+  useBenchStore.setState({ ...CLOSED, ...open, save })
   useBenchStore.temporal.getState().clear()
 }
 

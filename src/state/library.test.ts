@@ -276,7 +276,7 @@ describe('saving', () => {
     const opened = await state.openDemo()
     add.mockRestore()
     expect([idOf(opened), opened.findings[0]?.severity]).toEqual(['heron', 'warning'])
-    expect(useBenchStore.getState()).toMatchObject({ saved: null, save: { kind: 'failed' } })
+    expect(useBenchStore.getState()).toMatchObject({ saved: null, save: { kind: 'full' } })
     expect([state.whyStay(), (await state.exportFile('heron')).ok]).toEqual(['unsaved', true])
     expect((await state.saveOpenBench()).kind).toBe('saved')
     expect(state.whyStay()).toBeNull()

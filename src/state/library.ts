@@ -22,7 +22,7 @@ import { engineOf } from './evaluate'
 import { newId } from './ids'
 import { failed } from './exporting'
 import { dropLeft, type Left } from './journal'
-import { addWhole, answered, db, failedResult, now, saveOpenBench, tellOthers, wordsOf } from './saving'
+import { addWhole, answered, db, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
 import { windowId } from './window'
 
 /** All benches in this browser. */
@@ -55,11 +55,11 @@ async function isHere(id: string): Promise<boolean> {
 
 /** Keeps a bench; one that cannot be kept is opened all the same, to be looked at, worked on and exported. */
 async function keepOrShow(bundle: BenchBundle): Promise<Outcome<string>> {
-  const kept = await keep(bundle)
-  if (kept.ok) return kept
-  const message = kept.findings[0]?.message ?? ''
-  openUnsaved(bundle, message)
-  return { ok: true, value: bundle.bench.id, findings: kept.findings.map((it) => ({ ...it, severity: 'warning' as const })) }
+  const result = await addWhole(bundle, newId())
+  const { id } = bundle.bench
+  if (result.kind === 'saved') return { ok: true, value: id, findings: [] }
+  openUnsaved(bundle, stateOf(result))
+  return { ok: true, value: id, findings: [{ code: 'not-kept', severity: 'warning', message: sayFailure(result) }] }
 }
 
 /** Throws the demo's changes away and puts it back as it was. */

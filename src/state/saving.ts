@@ -205,7 +205,8 @@ export function addWhole(bundle: BenchBundle, birth: string): Promise<SaveResult
   return answered(addBundle(db, bundle, marksOf(bundle.bench), now(), birth)).catch(failedResult)
 }
 
-function stateOf(result: SaveResult): SaveState {
+/** What a save comes to for the open bench. */
+export function stateOf(result: SaveResult): SaveState {
   if (result.kind === 'changed-elsewhere') return { ...result, unsaved: true }
   return result.kind === 'saved' ? { kind: 'saved', at: result.savedAt } : result
 }

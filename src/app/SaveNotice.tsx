@@ -33,7 +33,10 @@ function NotSaved({ save }: { readonly save: Unsaved }) {
   const [problem, setProblem] = useState<string | null>(null)
   const copy = async (): Promise<void> => {
     const kept = await keepAsCopy()
-    if (!kept.ok) return setProblem(kept.findings.map((it) => it.message).join(' '))
+    if (!kept.ok) {
+      setProblem(kept.findings.map((it) => it.message).join(' '))
+      return
+    }
     allowLeaving()
     await navigate(`/bench/${kept.value}/motion`)
   }

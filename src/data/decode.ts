@@ -15,7 +15,7 @@ export function decodeText(bytes: Uint8Array, name: string): Outcome<string> {
   const plain = fatal(bytes, 'utf-8')
   if (plain !== null) return plain
   const text = new TextDecoder('windows-1252').decode(bytes)
-  if (/[\x00-\x08\x0e-\x1f]/.test(text.slice(0, HEAD))) return notText(name)
+  if (Array.from(text.slice(0, HEAD)).some(isControl)) return notText(name)
   const said: Finding = {
     code: 'encoding',
     severity: 'warning',
@@ -49,4 +49,10 @@ function notText(name: string): Outcome<never> {
     'not-text',
     `“${name}” is no text: it looks like a picture or another program's own file. Choose the file as text.`,
   )
+}
+
+/** A control character that no text has: none of tab, line feed, form feed and carriage return. */
+function isControl(sign: string): boolean {
+  const code = sign.charCodeAt(0)
+  return code < 9 || (code > 13 && code < 32)
 }

@@ -1,6 +1,7 @@
 export * from './autosave'
 export * from './benchStore'
 export * from './controller'
+export * from './demoMachine'
 export * from './evaluate'
 export { exportFile, exportRaw } from './exporting'
 export * from './ids'

@@ -59,7 +59,7 @@ export function leftOf(benchId: string): readonly Left[] {
     .flatMap((key) => {
       try {
         const read = entrySchema.safeParse(JSON.parse(kept.getItem(key) ?? 'null'))
-        return read.success ? [read.data as Left] : []
+        return read.success ? [read.data] : []
       } catch {
         return []
       }

@@ -21,7 +21,7 @@ import { closeInStore, openUnsaved, useBenchStore, type SaveState } from './benc
 import { engineOf } from './evaluate'
 import { newId } from './ids'
 import { failed } from './exporting'
-import { dropLeft, type Left } from './journal'
+import { dropLeft } from './journal'
 import { addWhole, answered, db, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
 import { windowId } from './window'
 
@@ -117,15 +117,6 @@ export async function removeBench(id: string): Promise<(() => Promise<Outcome<st
 async function putBackAs(raw: RawBench): Promise<Outcome<string>> {
   const result = await answered(putBack(db, raw, newId())).catch(failedResult)
   return result.kind === 'saved' ? { ok: true, value: raw.row.id, findings: [] } : failed(sayFailure(result))
-}
-
-/** What was left unsaved of a bench that was changed elsewhere since, as a bench beside it. */
-export async function copyLeft(bench: Bench, { at }: Left): Promise<boolean> {
-  const { records, files } = useBenchStore.getState()
-  const name = `${bench.name.slice(0, 40)} (left ${at.slice(11, 16)})`
-  const kept = await keep(copyBundle({ bench, records, files }, newId, name))
-  if (kept.ok) useBenchStore.setState({ leftAs: name })
-  return kept.ok
 }
 
 /** Keeps the open bench as a copy under a new id. */

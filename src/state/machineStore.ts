@@ -3,7 +3,6 @@ import type { BeamState, Session, StateReport, StopState } from '../core/control
 import type { Finding } from '../core/units'
 import type { Mark } from '../core/workshop'
 import type { ClockRate } from '../workers/workshop.worker'
-import { useBenchStore } from './benchStore'
 
 export type { ClockRate } from '../workers/workshop.worker'
 
@@ -70,13 +69,4 @@ export function stopOnLeaving(): () => void {
   }
   addEventListener('pagehide', stop)
   return () => removeEventListener('pagehide', stop)
-}
-
-/** The demo is connected to its stand-in as soon as it is open; any other bench is when it is asked for. */
-export async function connectDemo(): Promise<void> {
-  const { bench } = useBenchStore.getState()
-  if (bench?.id !== 'heron' || useMachine.getState().link !== 'none') return
-  const { connectStandIn, standInNumber } = await import('./machine')
-  const problem = await connectStandIn(standInNumber('heron'), 10, null)
-  if (problem !== null) useMachine.setState({ finding: { code: 'not-connected', severity: 'error', message: problem } })
 }

@@ -1,10 +1,20 @@
 import type { Finding } from '../core/units'
 import type { Bench } from '../core/document'
-import { addBundle, Database, loadBench, saveBench, standOf, type BenchBundle, type SaveResult, type Stand } from '../data'
+import {
+  addBundle,
+  copyBundle,
+  Database,
+  loadBench,
+  saveBench,
+  standOf,
+  type BenchBundle,
+  type SaveResult,
+  type Stand,
+} from '../data'
 import { openInStore, useBenchStore, type SaveState } from './benchStore'
 import { marksOf } from './evaluate'
 import { newId } from './ids'
-import { dropLeft, keepLeft, leftOf, takeUp } from './journal'
+import { dropLeft, keepLeft, leftOf, takeUp, type Left } from './journal'
 import { swapDrafts } from './session'
 import { held, knownWindow, windowId } from './window'
 
@@ -54,7 +64,8 @@ export async function reloadBench(id: string): Promise<readonly Finding[]> {
 /** What went wrong in the store, in its own words, without addresses of pages about it. */
 export function wordsOf(error: unknown): string {
   const message = error instanceof Error ? error.message : String(error)
-  return message.replace(/\s*(?:Please )?(?:visit|see) https?:\S+/gi, '').trim()
+  if (/MissingAPI/.test(message)) return 'it offers no store, or its store is switched off'
+  return message.replace(/\s*(?:Please )?(?:visit|see) https?:\S+/gi, '').replace(/[.\s]+$/, '')
 }
 
 function noStorage(error: unknown): Finding {
@@ -77,8 +88,17 @@ async function takeUpLeft(bench: Bench, stand: Stand): Promise<void> {
     if (taken !== null && taken.clean && left.birth === stand.birth) {
       if (taken.bench !== open) useBenchStore.setState({ bench: taken.bench, edit: left.words })
       if (left.window !== windowId()) dropLeft(bench.id, left.window)
-    } else if (taken !== null && (await (await import('./library')).copyLeft(taken.bench, left))) dropLeft(bench.id, left.window)
+    } else if (taken !== null && (await copyLeft(taken.bench, left))) dropLeft(bench.id, left.window)
   }
+}
+
+/** What was left unsaved of a bench that was changed elsewhere since, as a bench beside it. */
+async function copyLeft(bench: Bench, { at }: Left): Promise<boolean> {
+  const { records, files } = useBenchStore.getState()
+  const name = `${bench.name.slice(0, 40)} (left ${at.slice(11, 16)})`
+  const result = await addWhole(copyBundle({ bench, records, files }, newId, name), newId())
+  if (result.kind === 'saved') useBenchStore.setState({ leftAs: name })
+  return result.kind === 'saved'
 }
 
 /** Saves one after the other, so that each knows the revision of the one before. */

@@ -23,7 +23,10 @@ const lockName = (of: string): string => `fine-kerf.window.${of}`
  * to save. Where the browser has no locks every other window counts as gone.
  */
 async function beKnown(): Promise<void> {
-  if (typeof navigator === 'undefined' || !('locks' in navigator)) return keepId()
+  if (typeof navigator === 'undefined' || !('locks' in navigator)) {
+    keepId()
+    return
+  }
   const mine = await held(id)
   if (mine) id = newId()
   keepId()

@@ -49,7 +49,7 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
   const out: { readonly line: string; readonly afterFault: boolean }[] = []
   const coming: (string | null)[] = []
   let ranAtAll = false
-  let ended = false
+  const machine = { ended: false }
   let trueDone = 0
   let beam = 'off' as BeamState
 
@@ -57,7 +57,7 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
     if (seen.faultAt < 0) seen.faultAt = now
   }
   const say = (line: string): void => {
-    if (line === 'ended') ended = true
+    if (line === 'ended') machine.ended = true
     const done = /^at run \S+ \S+ \S+ (\S+)$/.exec(line)?.[1]
     if (done !== undefined) trueDone = Math.max(trueDone, Number(done))
     const n = seen.in++
@@ -107,8 +107,8 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
     },
     { doubt: (it) => impossible(it, HERON_SPEC.travel) },
   )
-  let end: RunEnd | null = null
-  void runLines(session, PROGRAM).then((it) => (end = it))
+  const came: { end: RunEnd | null } = { end: null }
+  void runLines(session, PROGRAM).then((it) => (came.end = it))
   while (now < LONGEST) {
     for (let turn = 0; turn < 6; turn++) {
       while (coming.length > 0) hear(coming.shift() ?? null)
@@ -125,17 +125,17 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
     const due = timers.filter((it) => it.due <= now)
     timers = timers.filter((it) => it.due > now)
     for (const { act } of due) act()
-    if (end !== null && standIn.resting && coming.length === 0 && (beam === 'off' || seen.told >= 0)) break
+    if (came.end !== null && standIn.resting && coming.length === 0 && (beam === 'off' || seen.told >= 0)) break
     // Nobody can reach a machine whose link is cut: it burns on, and the person has been told.
-    if (end !== null && seen.told >= 0 && now > seen.told + 3) break
+    if (came.end !== null && seen.told >= 0 && now > seen.told + 3) break
   }
   const behind = out.filter((it) => it.afterFault).map((it) => it.line)
   const known = [seen.dark >= 0 ? seen.dark : Infinity, seen.told >= 0 ? seen.told : Infinity]
   return {
-    end: end ?? { kind: 'lost', done: 0, finding: { code: 'never', severity: 'error', message: 'it never came back' } },
+    end: came.end ?? { kind: 'lost', done: 0, finding: { code: 'never', severity: 'error', message: 'it never came back' } },
     ranAtAll,
-    ranToItsEnd: ended,
-    trueDone: ended ? 1 : trueDone,
+    ranToItsEnd: machine.ended,
+    trueDone: machine.ended ? 1 : trueDone,
     untrueOff: seen.untrueOff,
     outAfterFault: behind.filter((it) => it !== 'stop'),
     stopFirst: session.fault === null || behind[0] === 'stop',

@@ -16,6 +16,7 @@ export function LongPartsList({ parts }: { readonly parts: readonly (readonly [s
     if (list.current === null || sheet === null) return
     setTop(list.current.getBoundingClientRect().top - sheet.getBoundingClientRect().top + sheet.scrollTop)
   }, [])
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing of it is handed on: its rows are drawn right here
   const rows = useVirtualizer({
     count: parts.length,
     getScrollElement: () => document.getElementById('sheet'),

@@ -23,3 +23,14 @@ export function missing(): Fact {
 function made(value: number, origin: Origin, doubt: Doubt, more: Partial<Fact> = {}): Fact {
   return { value, typed: String(value), typedUnit: 'mm', origin, doubt, ...more }
 }
+
+/** The stepper that the drive train's worked values are about, its driver set to the peak. */
+export const MOTOR = {
+  holdingTorque: 0.45,
+  ratedCurrent: 1.5,
+  resistance: 1.65,
+  inductance: 2.8e-3,
+  voltage: 24,
+  fullSteps: 200,
+  setting: 'peak',
+} as const

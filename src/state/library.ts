@@ -65,6 +65,7 @@ async function keepOrShow(bundle: BenchBundle): Promise<Outcome<string>> {
 /** Throws the demo's changes away and puts it back as it was. */
 export async function resetDemo(): Promise<Outcome<string>> {
   ;(await import('./machine')).resetDemoMachine()
+  dropLeft('heron', windowId())
   await deleteBench(db, 'heron')
   return keep((await import('../data/heron')).heron())
 }
@@ -109,6 +110,7 @@ export async function belongings(
 /** Deletes a bench. @returns How to put it back as it stood; null if it was not there. */
 export async function removeBench(id: string): Promise<(() => Promise<Outcome<string>>) | null> {
   const raw = await answered(deleteBench(db, id))
+  dropLeft(id, windowId())
   if (useBenchStore.getState().bench?.id === id) closeInStore()
   tellOthers(id)
   return raw === null ? null : () => putBackAs(raw)

@@ -113,6 +113,21 @@ describe('the link to a stand-in', () => {
   })
 })
 
+it('the stand-ins of two windows are apart: what another sets is not found in this one', async () => {
+  await connect()
+  await state.readSettings()
+  await state.writeSettings(['axes.x.acceleration'])
+  const name = 'fine-kerf.stand-ins'
+  const kept = JSON.parse(localStorage.getItem(name) ?? '') as { state: { byBench: Record<string, { settings: object }> } }
+  // Another window at the same bench sets its own machine.
+  kept.state.byBench['heron']!.settings = { 'x/acceleration': '123.0' }
+  localStorage.setItem(name, JSON.stringify(kept))
+  await state.useStandIns.persist.rehydrate()
+  await connect()
+  await state.readSettings()
+  expect(bench().controller.axes['x']?.acceleration.value).toBe(900)
+})
+
 describe('a machine that goes wrong while its beam is on', () => {
   const LONG = 'M3 S500 F60\nG1 X40\nM5\nM2'
 

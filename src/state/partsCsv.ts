@@ -1,8 +1,8 @@
-import * as Comlink from 'comlink'
 import { setAt } from '../core/bench'
 import type { Finding, Outcome } from '../core/units'
 import { decodeText, readParts, writeParts, type ReadParts } from '../data'
 import type { PartsCsvWorker } from '../workers/partsCsv.worker'
+import { askOnce } from './askOnce'
 import { editBench, useBenchStore } from './benchStore'
 import { newIds } from './ids'
 
@@ -59,12 +59,5 @@ async function readAway(file: File): Promise<Outcome<ReadParts>> {
     return text.ok ? { ok: true, value: await readParts(text.value), findings: text.findings } : text
   }
   const worker = new Worker(new URL('../workers/partsCsv.worker.ts', import.meta.url), { type: 'module' })
-  try {
-    const gone = new Promise<never>((_, fail) => {
-      worker.onerror = () => fail(new Error('the code that reads it could not be fetched; load the page again'))
-    })
-    return await Promise.race([Comlink.wrap<PartsCsvWorker>(worker).read(file), gone])
-  } finally {
-    worker.terminate()
-  }
+  return askOnce<PartsCsvWorker, Outcome<ReadParts>>(worker, (remote) => remote.read(file))
 }

@@ -142,11 +142,11 @@ export class Driver {
   }
 
   /** Drops a file on the window. */
-  async dropFile(name: string, buffer: Buffer): Promise<void> {
-    const given = { name, data: [...buffer] }
-    const transfer = await this.page.evaluateHandle((file) => {
+  async dropFile(name: string, buffer: Buffer, ...more: readonly string[]): Promise<void> {
+    const given = [name, ...more].map((it) => ({ name: it, data: [...buffer] }))
+    const transfer = await this.page.evaluateHandle((files) => {
       const it = new DataTransfer()
-      it.items.add(new File([new Uint8Array(file.data)], file.name))
+      for (const file of files) it.items.add(new File([new Uint8Array(file.data)], file.name))
       return it
     }, given)
     await this.page.dispatchEvent('body', 'drop', { dataTransfer: transfer })

@@ -5,8 +5,9 @@ const LABEL = readFileSync('tests/fixtures/label.nc', 'utf8')
 
 test('a program dropped on the window is read, timed, held against the travel and drawn', async ({ bench, page }) => {
   await bench.openDemo()
-  await bench.dropFile('label.nc', Buffer.from(LABEL))
+  await bench.dropFile('label.nc', Buffer.from(LABEL), 'second.nc')
   await expect(page.getByRole('heading', { name: 'What will this program do?' })).toBeVisible()
+  await expect(page.getByText('One program is looked at at a time: “second.nc” was left where it is.')).toBeVisible()
   await bench.expectMark('Every line was read.', 'good')
   await bench.expectMark('Within the travel of X.', 'good')
   await expect(page.getByRole('region', { name: 'Worked' })).toContainText('With the beam on40 mm/s')

@@ -3,37 +3,27 @@ import { describe, expect, it } from 'vitest'
 import { setAt, shownNumber } from '../../src/core/bench'
 import { emptyBench, engineFor, type Bench } from '../../src/core/document'
 import { behindDriver, cornerSpeedOfWinding, headFor, motorsFor, pullsFor, torqueNeeded } from '../../src/core/motion'
-import { exactly, within } from '../facts'
-
-const motor = {
-  holdingTorque: 0.45,
-  ratedCurrent: 1.5,
-  resistance: 1.65,
-  inductance: 2.8e-3,
-  voltage: 24,
-  fullSteps: 200,
-  setting: 'peak',
-} as const
+import { exactly, MOTOR, within } from '../facts'
 
 describe('two motors on one driver (Kirchhoff)', () => {
   it('in parallel split its current: 1.5 A gives each half of its torque, 3 A all of it, and no more than it is made for', () => {
-    expect(behindDriver(motor, { drivers: 'parallel', driverCurrent: 1.5 })).toMatchObject({
+    expect(behindDriver(MOTOR, { drivers: 'parallel', driverCurrent: 1.5 })).toMatchObject({
       holdingTorque: 0.225,
       ratedCurrent: 0.75,
       voltage: 24,
     })
-    expect(behindDriver(motor, { drivers: 'parallel', driverCurrent: 3 })).toEqual(motor)
-    expect(behindDriver(motor, { drivers: 'parallel', driverCurrent: 5 })).toEqual(motor)
-    expect(behindDriver(motor, { drivers: 'each', driverCurrent: 0.1 })).toEqual(motor)
+    expect(behindDriver(MOTOR, { drivers: 'parallel', driverCurrent: 3 })).toEqual(MOTOR)
+    expect(behindDriver(MOTOR, { drivers: 'parallel', driverCurrent: 5 })).toEqual(MOTOR)
+    expect(behindDriver(MOTOR, { drivers: 'each', driverCurrent: 0.1 })).toEqual(MOTOR)
   })
 
   it('in series carry it both, on twice the winding: alone on half of the supply, as one phasor balance over both says', () => {
-    const each = behindDriver(motor, { drivers: 'series', driverCurrent: 1.5 })
+    const each = behindDriver(MOTOR, { drivers: 'series', driverCurrent: 1.5 })
     const corner = cornerSpeedOfWinding(each)
     const K = 0.45 / (Math.SQRT2 * 1.5)
     // Both windings in one loop: twice R, twice the back-EMF, twice L, the whole supply.
     expect(Math.hypot(2 * 1.5 * 1.65 + 2 * K * corner, 2 * 50 * corner * 2.8e-3 * 1.5)).toBeCloseTo(24, 9)
-    expect(corner).toBeLessThan(cornerSpeedOfWinding(motor))
+    expect(corner).toBeLessThan(cornerSpeedOfWinding(MOTOR))
   })
 })
 

@@ -13,28 +13,20 @@ import {
   torqueAt,
   torqueNeeded,
 } from '../../src/core/motion'
+import { MOTOR } from '../facts'
 
-const motor = {
-  holdingTorque: 0.45,
-  ratedCurrent: 1.5,
-  resistance: 1.65,
-  inductance: 2.8e-3,
-  voltage: 24,
-  fullSteps: 200,
-  setting: 'peak',
-} as const
-const effective = { ...motor, setting: 'effective' } as const
+const effective = { ...MOTOR, setting: 'effective' } as const
 
 it('24 V, 1.5 A, 1.65 Ω, 2.8 mH, 0.45 N·m set to the peak: 74.3 rad/s, 473 mm/s at 40 mm a turn, 0.318 N·m (phasor balance)', () => {
-  const corner = cornerSpeedOfWinding(motor)
+  const corner = cornerSpeedOfWinding(MOTOR)
   expect(corner).toBeCloseTo(74.3, 1)
   expect((corner / (2 * Math.PI)) * 40).toBeCloseTo(473, 0)
-  expect(runningTorque(motor)).toBeCloseTo(0.318, 3)
+  expect(runningTorque(MOTOR)).toBeCloseTo(0.318, 3)
   // The balance itself, put together again from its phasors.
   const K = 0.45 / (Math.SQRT2 * 1.5)
   expect(Math.hypot(1.5 * 1.65 + K * corner, 50 * corner * 2.8e-3 * 1.5)).toBeCloseTo(24, 9)
-  expect(torqueAt(motor, 2 * corner)).toBeCloseTo(0.318 / 2, 3)
-  expect(cornerSpeedOfWinding({ ...motor, voltage: 2 })).toBe(0)
+  expect(torqueAt(MOTOR, 2 * corner)).toBeCloseTo(0.318 / 2, 3)
+  expect(cornerSpeedOfWinding({ ...MOTOR, voltage: 2 })).toBe(0)
 })
 
 it('the same set to the effective value: 59.7 rad/s, 9.505 rev/s, 380 mm/s, 0.450 N·m (phasor balance)', () => {

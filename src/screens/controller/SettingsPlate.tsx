@@ -88,9 +88,10 @@ function sayStanding({ standing, differs }: ComparedSetting): string {
 }
 
 /** Why the bench is no reason to overwrite what is in the machine. */
-function Unsure({ row: { standing, unchecked } }: { readonly row: ComparedSetting }) {
+function Unsure({ row: { standing, unchecked, wanted } }: { readonly row: ComparedSetting }) {
   if (standing === 'within ±') return <span className="text-second">within ±, leave it</span>
-  if (standing !== 'guess' || unchecked === null) return null
+  const isGuess = standing === 'guess' || (standing === 'not known' && wanted !== null)
+  if (!isGuess || unchecked === null) return null
   return <FactLink path={unchecked}>a guess, check it</FactLink>
 }
 

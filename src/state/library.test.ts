@@ -78,6 +78,19 @@ describe('the benches of this browser', () => {
     expect(await names()).toEqual(['Heron', 'Heron (from file)'])
   })
 
+  it('a file whose records carry ids that are here already gets new ones; those that are here stay with their bench', async () => {
+    await state.openBench(idOf(await state.openDemo()))
+    const { records } = useBenchStore.getState()
+    const { writeBenchFile } = await import('../data/benchFile')
+    const other = writeBenchFile({ bench: { ...bench(), id: 'other', name: 'Other' }, records, files: [] })
+    expect(idOf(await state.importFile(file(other, 'other.bench.zip')))).toBe('other')
+    await state.openBench('other')
+    const taken = useBenchStore.getState().records
+    expect([taken.length, new Set(taken.map((it) => it.benchId))]).toEqual([records.length, new Set(['other'])])
+    await state.openBench('heron')
+    expect(useBenchStore.getState().records.map((it) => it.id)).toEqual(records.map((it) => it.id))
+  })
+
   it('the demos are made once; a reset throws changes away', async () => {
     const id = idOf(await state.openDemo())
     expect(idOf(await state.openDemo())).toBe(id)

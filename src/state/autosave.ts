@@ -29,8 +29,7 @@ export function startAutosave(): () => void {
     const edited = state.bench !== before.bench && state.bench !== null && state.bench.id === before.bench?.id
     if (!edited) return
     // At once, so that a page that is killed now loses nothing; thousands of rows from a file are still in that file.
-    if (isMany(before.bench, state.bench)) setTimeout(keepOpenLeft, 0)
-    else keepOpenLeft()
+    if (!isMany(before.bench, state.bench)) keepOpenLeft()
     // Opened again, or taken back to what is stored: nothing waits to be saved.
     if (state.bench === state.saved && state.save.kind !== 'saving') return
     if (state.save.kind === 'newer') return

@@ -35,18 +35,23 @@ export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
   if (taken.length < parts.length)
     found.unshift(said(`A list holds up to ${MOST_PARTS} parts: the last ${parts.length - taken.length} rows were left out.`))
   if (taken.length === 0) return found
+  // The page breathes between taking over what the worker sent and changing the bench.
+  await breath()
   const ids = newIds(taken.length)
-  const add = (first: number) => Object.fromEntries(taken.map((it, i) => [ids[i] ?? '', { ...it, order: first + i + 1 }]))
+  const first = Object.values(useBenchStore.getState().bench?.plan.parts ?? {}).reduce((most, it) => Math.max(most, it.order), 0)
+  const added = Object.fromEntries(taken.map((it, i) => [ids[i] ?? '', { ...it, order: first + i + 1 }]))
+  await breath()
   const refusal = editBench(
     'parts from a file',
-    (bench) => {
-      const first = Object.values(bench.plan.parts).reduce((most, it) => Math.max(most, it.order), 0)
-      return setAt(bench, 'plan.parts', { ...bench.plan.parts, ...add(first) })
-    },
+    (bench) => setAt(bench, 'plan.parts', { ...bench.plan.parts, ...added }),
     // Each row was checked against the schema of a part where it was read.
     'plan.parts',
   )
   return refusal === null ? found : [...found, { code: 'refused', severity: 'error', message: refusal }]
+}
+
+function breath(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, 0))
 }
 
 function said(message: string): Finding {

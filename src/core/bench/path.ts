@@ -66,9 +66,8 @@ export function diffPaths(before: unknown, after: unknown, path: Path = '', into
   if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
   const left = isBranch(before) ? before : {}
   const right = isBranch(after) ? after : {}
-  for (const key of new Set([...Object.keys(left), ...Object.keys(right)])) {
-    diffPaths(left[key], right[key], below(path, key), into)
-  }
+  for (const key in right) if (left[key] !== right[key]) diffPaths(left[key], right[key], below(path, key), into)
+  for (const key in left) if (!Object.hasOwn(right, key)) diffPaths(left[key], undefined, below(path, key), into)
   return into
 }
 

@@ -28,7 +28,7 @@ export function PartsList() {
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const input = useRef<HTMLInputElement>(null)
   if (bench === null) return null
-  const parts = Object.entries(bench.plan.parts).sort(([, p], [, q]) => p.order - q.order)
+  const parts = inOrder(bench.plan.parts)
   const wanted = machineParts(bench)
   return (
     <Panel title="Parts">
@@ -80,4 +80,16 @@ export function PartsList() {
       {findings.length > SHOWN && <p className="text-second">And {findings.length - SHOWN} more of the kind.</p>}
     </Panel>
   )
+}
+
+type Parts = Readonly<Record<string, PlanPart>>
+const sorted = new WeakMap<Parts, readonly (readonly [string, PlanPart])[]>()
+
+/** Parts in their order; thousands of them are put in order once. */
+function inOrder(parts: Parts): readonly (readonly [string, PlanPart])[] {
+  const known = sorted.get(parts)
+  if (known !== undefined) return known
+  const made = Object.entries(parts).sort(([, p], [, q]) => p.order - q.order)
+  sorted.set(parts, made)
+  return made
 }

@@ -6,8 +6,8 @@ import { askForLastingStorage, checkElsewhere, keepOpenLeft, listenElsewhere, sa
 const REST = 400
 
 /**
- * Keeps every change of the open bench at once, and saves it shortly after it rests, and at once when the page is hidden or the bench is left
- * for another.
+ * Keeps every change of the open bench at once, and saves it shortly after it rests, or when the page is hidden or the
+ * bench is left for another.
  * A bench that was changed in another window is not saved over; a full disk is tried again at the next edit.
  * @returns Stops it.
  */

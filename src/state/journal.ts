@@ -75,12 +75,16 @@ function keysOf(kept: Storage): string[] {
 
 /**
  * A bench with what was left unsaved taken up again.
- * @returns `clean`: what it changes stood as it stood when it was changed; else something else has changed it since.
+ * @returns `clean`: what it changes stands as it stood before the change, or as after it; else something else has
+ * changed it since.
  * Null where it makes no bench any more.
  */
 export function takeUp(bench: Bench, { changes }: Left): { readonly bench: Bench; readonly clean: boolean } | null {
   const list = changes as readonly Change[]
-  const clean = list.every(({ path, before }) => same(getAt(bench, path), before))
+  const clean = list.every(({ path, before, after }) => {
+    const there = getAt(bench, path)
+    return same(there, before) || same(there, after)
+  })
   const read = readBench(withChanges(bench, list))
   return read.ok ? { bench: read.value, clean } : null
 }

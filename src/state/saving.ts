@@ -166,7 +166,9 @@ export function saveLeftBench(bench: Bench, stand: Stand): Promise<SaveState> {
 }
 
 async function save(bench: Bench, stand: Stand): Promise<SaveResult> {
+  onItsWay = bench
   const result = await answered(saveBench(db, bench, marksOf(bench), stand, now())).catch(failedResult)
+  onItsWay = null
   if (result.kind === 'saved') lastSaved = { id: bench.id, revision: result.revision, birth: stand.birth }
   return result
 }
@@ -175,12 +177,19 @@ export function failedResult(error: unknown): SaveResult {
   return { kind: 'failed', message: wordsOf(error) }
 }
 
-/** Keeps what of the open bench is not saved yet, at once. */
+/** What is on its way to the store just now. */
+let onItsWay: Bench | null = null
+
+/**
+ * Keeps what of the open bench is not saved yet, at once. Taken back to what is stored while something else is on its way
+ * there, it still differs from what will be stored in a moment.
+ */
 export function keepOpenLeft(): void {
   const { bench, saved, revision, birth, edit } = useBenchStore.getState()
   if (bench === null || saved === null || bench.id !== saved.id) return
-  if (bench === saved) dropLeft(bench.id, windowId())
-  else keepLeft(saved, bench, { window: windowId(), revision, birth, words: edit, at: now() })
+  const base = bench === saved && onItsWay?.id === bench.id ? onItsWay : saved
+  if (bench === base) dropLeft(bench.id, windowId())
+  else keepLeft(base, bench, { window: windowId(), revision, birth, words: edit, at: now() })
 }
 
 /** Tells the other windows that a stored bench has changed. */

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
-import { hasField, labelAt, stageOfPath, STAGES, type Bench } from '../core/document'
+import { hasField, labelAt, placeOf, STAGES, type Bench } from '../core/document'
 import {
   editBench,
   isOnNameplate,
@@ -45,7 +45,7 @@ export function Palette() {
       bench === null
         ? []
         : factEntries(bench, (path) => {
-            if (!isOnNameplate(path)) void navigate(`/bench/${bench.id}/${stageOfPath(path)}`)
+            if (!isOnNameplate(path)) void navigate(`/bench/${bench.id}/${placeOf(path)?.stage ?? 'motion'}`)
             revealFact(path)
           }),
     ],
@@ -88,8 +88,7 @@ export function Palette() {
 function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
   const entries: Entry[] = []
   eachFact(bench, (path, node) => {
-    const elsewhere = path.startsWith('instruments.') || path.startsWith('calibrate.runs.')
-    if (!isFact(node) || elsewhere || !hasField(bench, path)) return
+    if (!isFact(node) || !hasField(bench, path)) return
     const { text, unit } = showFact(node)
     entries.push({
       words: labelAt(bench, path),

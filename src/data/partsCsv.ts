@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { partSchema, type PlanPart } from '../core/schedule'
+import { schemaOf } from '../core/bench'
+import { partShape, type PlanPart } from '../core/schedule'
 import type { Finding } from '../core/units'
 
 /** Columns of the file; `length` is how long one is, in millimetres. */
@@ -97,7 +98,7 @@ function partOf(raw: Readonly<Record<string, unknown>>, order: number) {
   const row = rowSchema.safeParse(Object.fromEntries(cells.map(([key, value]) => [key, value.replace(FORMULA, '')])))
   if (!row.success) return row
   const { length, count, price, ...rest } = row.data
-  return partSchema.safeParse({
+  return schemaOf(partShape).safeParse({
     ...rest,
     order,
     count: numberOf(count),

@@ -1,7 +1,7 @@
 import { temporal } from 'zundo'
 import { create, useStore } from 'zustand'
 import { getAt, isFact, issuesOfChange, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
-import { benchSchema, type Bench } from '../core/document'
+import { benchShape, type Bench } from '../core/document'
 import type { BenchRow, FileRow } from '../data'
 
 /** Where saving stands. */
@@ -95,7 +95,7 @@ export function editBench(words: string, change: (bench: Bench) => Bench, checke
   if (bench === null) return 'No bench is open.'
   const next = change(bench)
   if (next === bench) return null
-  const issues = issuesOfChange(benchSchema, checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
+  const issues = issuesOfChange(benchShape, checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
   if (issues.length > 0) return issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
   useBenchStore.setState({ bench: next, edit: words, overlay: null })
   return null

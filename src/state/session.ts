@@ -1,4 +1,4 @@
-import { stageOfPath } from '../core/document'
+import { placeOf } from '../core/document'
 import { create } from 'zustand'
 import type { Path } from '../core/bench'
 import type { Entry } from '../core/bench'
@@ -170,49 +170,28 @@ export function endCautions(taken: boolean): void {
   answerCautions = null
 }
 
-/** Where a fact is edited when something else asks for it: cells of the nameplate, else the given of its stage. */
-const ON_NAMEPLATE: Readonly<Record<Path, string>> = {
-  'optics.power': 'beam',
-  'optics.wavelength': 'beam',
-  'optics.spotX': 'spot',
-  'optics.spotY': 'spot',
-  'safety.eyewearDensity': 'eyewear',
-}
-
+/** Whether a fact is entered in a cell of the nameplate. */
 export function isOnNameplate(path: Path): boolean {
-  return ON_NAMEPLATE[path] !== undefined
+  return placeOf(path)?.cell != null
 }
 
-/** The part of Controller or Motion on which a fact stands. */
-function partOf(path: Path): {
-  readonly part?: ControllerPart
-  readonly motionPart?: MotionPart
-  readonly planPart?: PlanPartName
-  readonly runId?: string
-} {
-  if (stageOfPath(path) === 'plan') return { planPart: path.startsWith('plan.fits.') ? 'fasteners' : 'parts' }
-  if (path.startsWith('motion.')) return { motionPart: motionPartOf(path) }
-  if (path.startsWith('controller.')) return { part: 'settings' }
-  if (/^calibrate\.(sightPower|rampTo|markPower|markSpeed)$/.test(path)) return { part: 'ramp' }
-  if (path.startsWith('instruments.')) return { part: 'run' }
-  if (!path.startsWith('calibrate.')) return {}
-  const [, list, run = ''] = path.split('.')
-  return { part: 'run', runId: list === 'runs' ? run : NEXT_RUN }
+/** The part of its stage on which a fact stands. */
+function partOf(path: Path): Partial<Session> {
+  const { stage, part } = placeOf(path) ?? {}
+  if (part == null) return {}
+  if (stage === 'plan') return { planPart: part as PlanPartName }
+  if (stage === 'motion') return { motionPart: part as MotionPart }
+  return { part: part as ControllerPart, ...(part === 'run' ? { runId: runOf(path) } : {}) }
+}
+
+function runOf(path: Path): string | null {
+  const [slice, list, run = ''] = path.split('.')
+  if (slice !== 'calibrate') return useSession.getState().runId
+  return list === 'runs' ? run : NEXT_RUN
 }
 
 /** In place of a scale run's id: the one that is not made yet. */
 export const NEXT_RUN = 'next'
-
-const OF_DRIVE =
-  /\.(holdingTorque|ratedCurrent|currentIs|windingResistance|windingInductance|rotorInertia|movingMass|friction|closedBelt|motorVoltage)$/
-const OF_BELTS = /\.(freeSpan|toneA|toneB)$|^motion\.belts\./
-const OF_SQUARE = /^motion\.(corners|squareWithin|racking|play|heights|levelWithin)/
-
-function motionPartOf(path: Path): MotionPart {
-  if (OF_DRIVE.test(path)) return 'drive'
-  if (OF_BELTS.test(path)) return 'belts'
-  return OF_SQUARE.test(path) ? 'square' : 'machine'
-}
 
 /** How long a field may take to come into view, in frames. */
 const MOST_FRAMES = 60
@@ -226,9 +205,9 @@ function openWhenThere(path: Path, place: string, frames = 0): void {
 
 /** Brings a fact into view and opens its editor: selects its axis or part, or opens its cell of the nameplate. */
 export function revealFact(path: Path): void {
-  const cell = ON_NAMEPLATE[path]
+  const cell = placeOf(path)?.cell
   const [, list, id] = path.split('.')
   const axisId = list === 'axes' && id !== undefined ? { axisId: id } : {}
   useSession.setState({ nameplate: cell ?? null, ...axisId, ...partOf(path) })
-  requestAnimationFrame(() => openWhenThere(path, cell === undefined ? 'given' : 'nameplate'))
+  requestAnimationFrame(() => openWhenThere(path, cell == null ? 'given' : 'nameplate'))
 }

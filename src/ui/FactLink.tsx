@@ -1,14 +1,14 @@
 import type { ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import type { Path } from '../core/bench'
-import { stageOfPath } from '../core/document'
+import { placeOf } from '../core/document'
 import { isOnNameplate, revealFact, useBenchStore } from '../state'
 
 /** Words that lead to a fact: its stage, or its cell of the nameplate, comes into view and its editor opens. */
 export function FactLink({ path, children }: { readonly path: Path; readonly children: ReactNode }) {
   const navigate = useNavigate()
   const benchId = useBenchStore((it) => it.bench?.id ?? '')
-  const to = `/bench/${benchId}/${stageOfPath(path)}`
+  const to = `/bench/${benchId}/${placeOf(path)?.stage ?? 'motion'}`
   return (
     <a
       className="link"

@@ -12,7 +12,7 @@ import {
   type Fact,
   type Verdict,
 } from '../../src/core/bench'
-import { benchSchema, emptyBench, engineFor, FIGURES, judgeAll, type Bench } from '../../src/core/document'
+import { benchShape, emptyBench, engineFor, FIGURES, judgeAll, type Bench } from '../../src/core/document'
 import { heron } from '../../src/data/heron'
 import { plover } from '../../src/data/plover'
 
@@ -53,7 +53,7 @@ function drawOf(bench: Bench, path: string, source: () => number): Draw {
   }
   const { value, doubt } = node as Fact
   const at = value ?? Number.NaN
-  const { min = -Infinity, max = Infinity } = factSpecAt(benchSchema, path) ?? {}
+  const { min = -Infinity, max = Infinity } = factSpecAt(benchShape, path) ?? {}
   const within = (next: () => number) => () => {
     for (;;) {
       const drawn = next()

@@ -1,5 +1,5 @@
-import { z } from 'zod'
-import { UNIT_IDS, type Quantity, type UnitId } from '../units'
+import type { Quantity, UnitId } from '../units'
+import type { Placed } from './when'
 
 /** Where a fact comes from: a default nobody has checked, a label or data sheet, or a reading. */
 export type Origin = 'assumed' | 'stated' | 'measured'
@@ -44,7 +44,7 @@ export interface Choice<C extends string = string> extends Provenance {
 }
 
 /** What a field of the bench holds: its quantity, range, and the honest guess that a template starts from. */
-export interface FactSpec {
+export interface FactSpec extends Placed {
   readonly label: string
   readonly quantity: Quantity
   /** Accepted range in the core's unit, both ends included. */
@@ -68,99 +68,12 @@ export interface FactSpec {
 }
 
 /** What a choice offers, in words. */
-export interface ChoiceSpec {
+export interface ChoiceSpec extends Placed {
   readonly label: string
   readonly options: Readonly<Record<string, string>>
+  /** What a template takes while nobody has said, and what else it may be. */
+  readonly assume?: { readonly chosen: string; readonly others?: readonly string[] }
   readonly how?: string
-}
-
-const doubtSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('exact') }),
-  z.strictObject({ kind: z.literal('halfWidth'), a: z.number().nonnegative() }),
-  z.strictObject({ kind: z.literal('standard'), u: z.number().nonnegative(), dof: z.number().min(1).optional() }),
-  z.strictObject({
-    kind: z.literal('pooled'),
-    u: z.number().nonnegative(),
-    figure: z.string().max(60),
-    args: z.array(z.string().max(40)).max(4),
-  }),
-  z.strictObject({ kind: z.literal('alternatives'), others: z.array(z.union([z.number(), z.string()])).max(20) }),
-])
-
-const provenance = {
-  origin: z.enum(['assumed', 'stated', 'measured']),
-  doubt: doubtSchema,
-  instrument: z.string().max(40).optional(),
-  at: z.iso.datetime().optional(),
-}
-
-const factSpecs = z.registry<FactSpec>()
-const choiceSpecs = z.registry<ChoiceSpec>()
-
-/** Schema of a fact; its spec travels with it and is found again by `factSpecAt`. */
-export function fact(spec: FactSpec): z.ZodType<Fact, Fact> {
-  const number = z.number().min(spec.min).max(spec.max)
-  const schema = z.strictObject({
-    value: (spec.whole === true ? number.int() : number).nullable(),
-    typed: z.string().max(80),
-    typedUnit: z.enum(UNIT_IDS as [UnitId, ...UnitId[]]),
-    ...provenance,
-  })
-  const described = schema.meta({
-    title: spec.label,
-    description: spec.how ?? `${spec.label}, in the core's unit of ${spec.quantity}.`,
-  })
-  factSpecs.add(described, spec)
-  return described
-}
-
-/** Schema of a choice between words; its spec travels with it. */
-export function choice<const C extends Record<string, string>>(spec: {
-  readonly label: string
-  readonly options: C
-  readonly how?: string
-}): z.ZodType<Choice<keyof C & string>, Choice<keyof C & string>> {
-  const words = Object.keys(spec.options) as [keyof C & string, ...(keyof C & string)[]]
-  const schema = z.strictObject({ chosen: z.enum(words).nullable(), ...provenance }).meta({ title: spec.label })
-  choiceSpecs.add(schema, spec)
-  return schema
-}
-
-/** The spec of the fact at a path of a schema, if there is one. */
-export function factSpecAt(schema: z.ZodType, path: string): FactSpec | undefined {
-  const found = schemaAt(schema, path)
-  return found === undefined ? undefined : factSpecs.get(found)
-}
-
-/** The spec of the choice at a path of a schema, if there is one. */
-export function choiceSpecAt(schema: z.ZodType, path: string): ChoiceSpec | undefined {
-  const found = schemaAt(schema, path)
-  return found === undefined ? undefined : choiceSpecs.get(found)
-}
-
-/** What stands in a schema's place: a fact's spec, a choice's, the parts of an object, or something else. */
-export function partsOf(
-  schema: z.ZodType,
-):
-  | { readonly fact: FactSpec }
-  | { readonly choice: ChoiceSpec }
-  | { readonly shape: Readonly<Record<string, z.ZodType>> }
-  | { readonly record: true }
-  | null {
-  const factSpec = factSpecs.get(schema)
-  if (factSpec !== undefined) return { fact: factSpec }
-  const choiceSpec = choiceSpecs.get(schema)
-  if (choiceSpec !== undefined) return { choice: choiceSpec }
-  if (schema instanceof z.ZodObject) return { shape: schema.shape }
-  return schema instanceof z.ZodRecord ? { record: true } : null
-}
-
-function schemaAt(schema: z.ZodType, path: string): z.ZodType | undefined {
-  return path.split('.').reduce<z.ZodType | undefined>((at, key) => {
-    if (at instanceof z.ZodObject) return at.shape[key] as z.ZodType | undefined
-    if (at instanceof z.ZodRecord) return at.valueType as z.ZodType
-    return undefined
-  }, schema)
 }
 
 /** A fact, by the one key nothing else on a bench has. */

@@ -1,23 +1,22 @@
-import { z } from 'zod'
-import { fact } from './fact'
+import { bare, fact, group, many, text, word, type Of } from './shape'
 
 /**
  * Something that reads: its range, resolution and standard uncertainty of one reading, and the two errors that
  * all of its readings share. A reading r of it stands for r × (1 + scale) + zero (T7), so that what is shared
  * cancels wherever a figure divides or subtracts readings.
  */
-export const instrumentSchema = z.strictObject({
-  order: z.number(),
-  name: z.string().min(1).max(60),
+export const instrumentShape = group({
+  order: bare(),
+  name: text(1, 60),
   /** What it reads; only lengths so far. */
-  quantity: z.enum(['length']),
+  quantity: word(['length'] as const),
   /** Range in the core's unit. */
-  min: z.number(),
-  max: z.number(),
+  min: bare(),
+  max: bare(),
   /** Smallest division, core's unit. */
-  resolution: z.number().positive(),
+  resolution: bare({ above: 0 }),
   /** Standard uncertainty of one reading (repeatability and resolution), core's unit. */
-  u: z.number().positive(),
+  u: bare({ above: 0 }),
   scale: fact({
     label: 'Scale error of the instrument',
     quantity: 'ratio',
@@ -37,8 +36,12 @@ export const instrumentSchema = z.strictObject({
   }),
 })
 
-export const instrumentsSchema = z.record(z.string(), instrumentSchema)
-export type Instrument = z.infer<typeof instrumentSchema>
+/** Guesses of instruments are counted where they blur a verdict, not as facts that wait to be checked. */
+export const instrumentsShape = many(instrumentShape, {
+  placed: { stage: 'controller', part: 'run', begun: () => false },
+  label: ({ label, thing }) => `${label} “${thing.name}”`,
+})
+export type Instrument = Of<typeof instrumentShape>
 export type Instruments = Readonly<Record<string, Instrument>>
 
 /** The instrument at hand with the smallest uncertainty whose range takes in a value, if any does. */

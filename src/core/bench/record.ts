@@ -1,4 +1,3 @@
-import { z } from 'zod'
 import { shownNumber } from './doubt'
 import type { Engine } from './engine'
 import { plainAt, type Path } from './path'
@@ -7,31 +6,31 @@ import { plainAt, type Path } from './path'
  * Something that happened, with what it rested on. Append-only: nothing here is ever edited, and nothing is flagged
  * as stale; freshness is found by comparing (T11).
  */
-export const recordSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  benchId: z.string().min(1).max(40),
-  at: z.iso.datetime(),
+export interface BenchRecord {
+  readonly id: string
+  readonly benchId: string
+  /** ISO 8601, UTC. */
+  readonly at: string
   /** The stage it belongs to. */
-  stage: z.string().max(40),
-  title: z.string().min(1).max(200),
-  note: z.string().max(4000),
+  readonly stage: string
+  readonly title: string
+  readonly note: string
   /** What to do when it is stale. */
-  redo: z.string().max(400),
-  read: z.array(z.strictObject({ path: z.string(), value: z.union([z.number(), z.string(), z.boolean(), z.null()]) })),
-  gave: z.array(
-    z.strictObject({
-      figure: z.string(),
-      args: z.array(z.string()),
-      value: z.number(),
-      /** A change up to this counts as the same, core's unit. */
-      same: z.number().nonnegative(),
-    }),
-  ),
+  readonly redo: string
+  readonly read: readonly { readonly path: Path; readonly value: number | string | boolean | null }[]
+  readonly gave: readonly Gave[]
   /** Records it stands on. */
-  beneath: z.array(z.string()),
-})
+  readonly beneath: readonly string[]
+}
 
-export type BenchRecord = z.infer<typeof recordSchema>
+/** A figure as it was when it was written down. */
+export interface Gave {
+  readonly figure: string
+  readonly args: readonly string[]
+  readonly value: number
+  /** A change up to this counts as the same, core's unit. */
+  readonly same: number
+}
 
 /** A record's state against the present bench. */
 export type Freshness = 'fresh' | 'touched' | 'stale'

@@ -4,7 +4,8 @@ import { nominalStepsOf, outOfSquare, steps, type MotionBench } from '../motion'
 import { fitLine, type LineFit, type Span } from './fit'
 import { readingDefs } from './layout'
 import { calibratedSteps } from './scale'
-import type { CalibrateBench, ScaleRun } from './slice'
+import type { ScaleRun } from './runSlice'
+import type { CalibrateBench } from './slice'
 
 export type CalibrateView = CalibrateBench & ControllerBench & MotionBench
 const figure = figureOf<CalibrateView>()

@@ -1,4 +1,4 @@
-import type { ScaleRun } from './slice'
+import type { ScaleRun } from './runSlice'
 
 /** What of a run says where its marks are. */
 export type RunShape = Pick<ScaleRun, 'origin' | 'ticks' | 'repeats' | 'corner'>

@@ -1,10 +1,9 @@
-import { z } from 'zod'
-import { choice, fact } from '../bench'
+import { choice, fact, group, many, text, word, type Labelled, type Of } from '../bench'
 
 const HOW = 'Read it from the list of the controller’s settings, or let the link read it.'
 
 /** What the machine itself is set to for one axis. */
-export const axisSettingsSchema = z.strictObject({
+export const axisSettingsShape = group({
   steps: fact({ label: 'Steps in the machine', quantity: 'stepsPerLength', min: 0.001, max: 100_000, how: HOW }),
   topSpeed: fact({ label: 'Top speed in the machine', quantity: 'speed', min: 0.001, max: 100_000, how: HOW }),
   acceleration: fact({
@@ -17,29 +16,38 @@ export const axisSettingsSchema = z.strictObject({
   travel: fact({ label: 'Travel in the machine', quantity: 'length', min: 0.1, max: 10_000, how: HOW }),
 })
 
+/** “Travel in the machine, X”. */
+function ofAxis({ label, id, see }: Labelled<AxisSettings>): string {
+  const letter = see(`motion.axes.${id}.letter`)
+  return typeof letter === 'string' ? `${label}, ${letter}` : label
+}
+
 /** How the machine counts speed in its list of settings. */
 export const SPEED_UNITS = ['mm/s', 'mm/min'] as const
 
 /** The settings in the machine, facts by read-back; and how the machine names and takes them. */
-export const controllerSchema = z.strictObject({
-  axes: z.record(z.string(), axisSettingsSchema),
-  beam: z.strictObject({
-    fullPower: fact({ label: 'Full power word in the machine', quantity: 'count', min: 1, max: 1e6, whole: true, how: HOW }),
-    pwmFrequency: fact({ label: 'Signal frequency in the machine', quantity: 'frequency', min: 1, max: 1e6, how: HOW }),
-    followsSpeed: choice({
-      label: 'Power and speed in the machine',
-      options: { yes: 'follows the speed', no: 'stays as commanded' },
+export const controllerShape = group(
+  {
+    axes: many(axisSettingsShape, { label: ofAxis }),
+    beam: group({
+      fullPower: fact({ label: 'Full power word in the machine', quantity: 'count', min: 1, max: 1e6, whole: true, how: HOW }),
+      pwmFrequency: fact({ label: 'Signal frequency in the machine', quantity: 'frequency', min: 1, max: 1e6, how: HOW }),
+      followsSpeed: choice({
+        label: 'Power and speed in the machine',
+        options: { yes: 'follows the speed', no: 'stays as commanded' },
+      }),
     }),
-  }),
-  /** Key of each setting in the machine's own list, where it is not the plain one. */
-  keys: z.record(z.string(), z.string().min(1).max(60)),
-  /** The line that sets one: `{key}` and `{value}` are filled in. */
-  line: z.string().min(1).max(120),
-  speedUnit: z.enum(SPEED_UNITS),
-})
+    /** Key of each setting in the machine's own list, where it is not the plain one. */
+    keys: many(text(1, 60)),
+    /** The line that sets one: `{key}` and `{value}` are filled in. */
+    line: text(1, 120, '{key} = {value}'),
+    speedUnit: word(SPEED_UNITS, 'mm/s'),
+  },
+  { stage: 'controller', part: 'settings' },
+)
 
-export type Controller = z.infer<typeof controllerSchema>
-export type AxisSettings = z.infer<typeof axisSettingsSchema>
+export type Controller = Of<typeof controllerShape>
+export type AxisSettings = Of<typeof axisSettingsShape>
 export interface ControllerBench {
   readonly controller: Controller
 }

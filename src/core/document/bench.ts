@@ -1,51 +1,62 @@
-import { z } from 'zod'
-import { choiceSpecAt, factSpecAt, instrumentsSchema, type ChoiceSpec, type FactSpec, type Path } from '../bench'
-import { calibrateSchema } from '../calibrate'
-import { controllerSchema } from '../controller'
-import { electricalSchema } from '../electrical'
-import { benchCardSchema } from '../gcode'
-import { motionSchema } from '../motion'
-import { opticsSchema } from '../optics'
-import { safetySchema } from '../safety'
-import { planSchema } from '../schedule'
+import {
+  choiceSpecAt,
+  factSpecAt,
+  group,
+  instrumentsShape,
+  just,
+  moment,
+  text,
+  word,
+  type ChoiceSpec,
+  type FactSpec,
+  type Of,
+  type Path,
+  type PathsOf,
+} from '../bench'
+import { calibrateShape } from '../calibrate'
+import { controllerShape } from '../controller'
+import { electricalShape } from '../electrical'
+import { benchCardShape } from '../gcode'
+import { motionShape } from '../motion'
+import { opticsShape } from '../optics'
+import { safetyShape } from '../safety'
+import { planShape } from '../schedule'
 
 /** The document's present version. */
 export const BENCH_VERSION = 6
 
 /** All of one machine: one document. */
-export const benchSchema = z.strictObject({
-  kind: z.literal('fine-kerf.bench'),
-  version: z.literal(BENCH_VERSION),
-  id: z.string().min(1).max(40),
-  name: z.string().min(1, 'A bench needs a name.').max(60),
+export const benchShape = group({
+  kind: just('fine-kerf.bench'),
+  version: just(BENCH_VERSION),
+  id: text(1, 40),
+  name: text(1, 60, undefined, 'A bench needs a name.'),
   /** What it is, in a line. */
-  about: z.string().max(400),
-  units: z.enum(['metric', 'inch']),
-  createdAt: z.iso.datetime(),
-  instruments: instrumentsSchema,
-  motion: motionSchema,
-  controller: controllerSchema,
-  electrical: electricalSchema,
-  optics: opticsSchema,
-  calibrate: calibrateSchema,
-  safety: safetySchema,
-  plan: planSchema,
-  output: z.strictObject({ card: benchCardSchema }),
+  about: text(0, 400),
+  units: word(['metric', 'inch'] as const),
+  createdAt: moment('instant'),
+  instruments: instrumentsShape,
+  motion: motionShape,
+  controller: controllerShape,
+  electrical: electricalShape,
+  optics: opticsShape,
+  calibrate: calibrateShape,
+  safety: safetyShape,
+  plan: planShape,
+  output: group({ card: benchCardShape }),
 })
 
-export type Bench = z.infer<typeof benchSchema>
+export type Bench = Of<typeof benchShape>
+
+/** A place of a fact or choice on a bench; `${string}` stands for an id. */
+export type FactPath = PathsOf<Bench>
 
 /** What the fact at a path of a bench holds. */
 export function benchFactSpec(path: Path): FactSpec | undefined {
-  return factSpecAt(benchSchema, path)
+  return factSpecAt(benchShape, path)
 }
 
 /** What the choice at a path of a bench offers. */
 export function benchChoiceSpec(path: Path): ChoiceSpec | undefined {
-  return choiceSpecAt(benchSchema, path)
-}
-
-/** The bench's published shape. */
-export function benchJsonSchema(): object {
-  return z.toJSONSchema(benchSchema, { io: 'input' })
+  return choiceSpecAt(benchShape, path)
 }

@@ -1,35 +1,28 @@
-import {
-  createEngine,
-  judge,
-  type AnyFigure,
-  type Engine,
-  type EngineConfig,
-  type Path,
-  type Verdict,
-  type VerdictDef,
-} from '../bench'
-import { axisCalibrateVerdicts, calibrateFigures, newestRun, readingDefs, runCalibrateVerdicts } from '../calibrate'
+import { createEngine, judge, type AnyFigure, type Engine, type EngineConfig, type Verdict, type VerdictDef } from '../bench'
+import { axisCalibrateVerdicts, calibrateFigures, newestRun, runCalibrateVerdicts } from '../calibrate'
 import { electricalFigures, electricalVerdicts } from '../electrical'
 import {
   bedLevel,
   beltsAlike,
+  beltsOfMachine,
   beltTight,
   correctionFigures,
+  cutListOf,
   driveFigures,
   fastEnough,
   fieldInFocus,
   gantrySquare,
+  type Kinematics,
   motionFigures,
   runsParallel,
   shapeFigures,
   squareEnough,
   torqueEnough,
-  type Kinematics,
 } from '../motion'
 import { fineEnough, opticsFigures, opticsVerdicts } from '../optics'
 import { safetyFigures, safetyVerdicts } from '../safety'
-import { beltsOfMachine, planFigures, planVerdicts, cutListOf, STOCKS } from '../schedule'
-import { benchChoiceSpec, benchFactSpec, type Bench } from './bench'
+import { planFigures, planVerdicts, STOCKS } from '../schedule'
+import { benchFactSpec, type Bench } from './bench'
 
 /** Every figure of the product. */
 export const FIGURES: readonly AnyFigure[] = [
@@ -143,22 +136,4 @@ export function judgeAll(engine: Engine<Bench>, stage?: string): readonly Verdic
   return VERDICTS.filter(({ def }) => stage === undefined || def.stage === stage).flatMap(({ def, args }) =>
     args(engine.bench).map((it) => judge(engine, def, it)),
   )
-}
-
-/** Label of the fact or choice at a path, with its axis where it has one: “Travel of X”. */
-export function labelAt(bench: Bench, path: Path): string {
-  const label = benchFactSpec(path)?.label ?? benchChoiceSpec(path)?.label ?? path
-  const [, list, id] = path.split('.')
-  const letter = list === 'axes' && id !== undefined ? bench.motion.axes[id]?.letter : undefined
-  const reading = path.startsWith('calibrate.runs.') ? readingLabel(bench, path) : undefined
-  if (reading !== undefined) return reading
-  const instrument = path.startsWith('instruments.') ? bench.instruments[list ?? '']?.name : undefined
-  if (instrument !== undefined) return `${label} “${instrument}”`
-  return letter === undefined ? label : `${label}, ${letter}`
-}
-
-function readingLabel(bench: Bench, path: Path): string | undefined {
-  const [, , runId = '', , readingId] = path.split('.')
-  const run = bench.calibrate.runs[runId]
-  return run === undefined ? undefined : readingDefs(run).find((it) => it.id === readingId)?.words
 }

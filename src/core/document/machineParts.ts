@@ -1,15 +1,6 @@
 import { shownNumber, type Engine, type FigureDef } from '../bench'
-import {
-  barsNeeded,
-  beltsOfMachine,
-  beltToOrder,
-  cutListOf,
-  guidesNeeded,
-  PLATES,
-  plateDepth,
-  plateWidth,
-  type PlanPart,
-} from '../schedule'
+import { beltsOfMachine, cutListOf, PLATES } from '../motion'
+import { barsNeeded, beltToOrder, guidesNeeded, plateDepth, plateWidth, type PlanPart } from '../schedule'
 import { sayQuantity, type UnitSystem } from '../units'
 import type { Bench } from './bench'
 

@@ -4,7 +4,8 @@ import { motionOfVersion3 } from './version3'
 import { planOfVersion4 } from './version4'
 import { benchOfVersion5 } from './version5'
 import { motionOfVersion6 } from './version6'
-import { BENCH_VERSION, benchSchema, type Bench } from './bench'
+import { BENCH_VERSION, type Bench } from './bench'
+import { benchSchema } from './schema'
 
 type Json = Record<string, unknown>
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { eachFact, setAt, type Path } from '../bench'
 import { KINEMATICS, type Kinematics } from '../motion'
 import { heron } from '../../data/heron'
-import { assumedFacts, engineFor, hasField, judgeAll, STAGE_IDS, stageOfPath, type Bench } from '.'
+import { assumedFacts, engineFor, hasField, judgeAll, placeOf, STAGE_IDS, type Bench } from '.'
 
 const { bench: demo } = heron()
 const set = (...changes: readonly (readonly [Path, unknown])[]): Bench =>
@@ -11,8 +11,8 @@ const moved = (kinematics: Kinematics): Bench => set(['motion.kinematics.chosen'
 
 describe('where a fact is entered', () => {
   it('is a stage of the route, for every fact there is', () => {
-    eachFact(demo, (path) => expect(STAGE_IDS, path).toContain(stageOfPath(path)))
-    expect([stageOfPath('motion.frame.guides'), stageOfPath('motion.frame.barWidth'), stageOfPath('optics.power')]).toEqual([
+    eachFact(demo, (path) => expect(STAGE_IDS, path).toContain(placeOf(path)?.stage))
+    expect(['motion.frame.guides', 'motion.frame.barWidth', 'optics.power'].map((it) => placeOf(it)?.stage)).toEqual([
       'plan',
       'motion',
       'beam',

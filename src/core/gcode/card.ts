@@ -1,34 +1,34 @@
-import { z } from 'zod'
-import { accepted, type Finding, type Outcome } from '../units'
+import { bare, group, text, word, type Of } from '../bench'
 
 /**
  * How one controller wants its words: what goes beyond the standard, as templates the user edits. `{power}` stands for
  * the power word of the present power, `{seconds}` for a wait.
  */
-export const outputCardSchema = z.strictObject({
-  name: z.string().min(1).max(60),
-  about: z.string().max(400),
-  units: z.enum(['mm', 'inch']),
+const benchCardParts = {
+  name: text(1, 60),
+  about: text(0, 400),
+  units: word(['mm', 'inch'] as const),
   /** Decimals of coordinates; feeds get one less. */
-  decimals: z.number().int().min(0).max(6),
-  /** The power word at full power. */
-  fullPower: z.number().positive().max(1e9),
+  decimals: bare({ whole: true, min: 0, max: 6 }),
   /** Decimals of the power word. */
-  powerDecimals: z.number().int().min(0).max(6),
+  powerDecimals: bare({ whole: true, min: 0, max: 6 }),
   /** Lines before the work; coordinates and units are set by the writer itself. */
-  header: z.string().max(4000),
-  footer: z.string().max(4000),
+  header: text(0, 4000),
+  footer: text(0, 4000),
   /** One or more lines that turn the beam on at `{power}`. */
-  beamOn: z.string().max(400),
+  beamOn: text(0, 400),
   /** One or more lines that turn it off. */
-  beamOff: z.string().max(400),
-  dwell: z.string().max(400),
-})
-export type OutputCard = z.infer<typeof outputCardSchema>
+  beamOff: text(0, 400),
+  dwell: text(0, 400),
+}
 
 /** A card as a bench keeps it: the full power word is a fact of its own there. */
-export const benchCardSchema = outputCardSchema.omit({ fullPower: true })
-export type BenchCard = z.infer<typeof benchCardSchema>
+export const benchCardShape = group(benchCardParts, { stage: 'controller', part: 'settings' })
+export type BenchCard = Of<typeof benchCardShape>
+
+/** @property fullPower The power word at full power. */
+export const outputCardShape = group({ ...benchCardParts, fullPower: bare({ above: 0, max: 1e9 }) })
+export type OutputCard = Of<typeof outputCardShape>
 
 /** A card that says things as the standard's words allow: power as S, the beam as the spindle (common practice). */
 export const PLAIN_CARD: OutputCard = {
@@ -43,52 +43,4 @@ export const PLAIN_CARD: OutputCard = {
   beamOn: 'M3 S{power}',
   beamOff: 'M5',
   dwell: 'G4 P{seconds}',
-}
-
-/**
- * Reads a card and checks that it can be worked with: above all, that it can turn the beam off.
- * @returns The card, or every finding with the field it is about.
- */
-export function readCard(raw: unknown): Outcome<OutputCard> {
-  const read = outputCardSchema.safeParse(raw)
-  if (!read.success) {
-    return {
-      ok: false,
-      findings: read.error.issues.map(({ path, message }) => ({
-        code: 'card',
-        severity: 'error',
-        path: path.join('.'),
-        message: `Output card, ${path.join('.')}: ${message}`,
-      })),
-    }
-  }
-  const findings = [...faultsOf(read.data)]
-  return findings.some((it) => it.severity === 'error') ? { ok: false, findings } : accepted(read.data, findings)
-}
-
-function* faultsOf(card: OutputCard): Generator<Finding> {
-  const fault = (path: keyof OutputCard, code: string, message: string): Finding => ({ code, severity: 'error', path, message })
-  if (card.beamOff.trim() === '') {
-    yield fault(
-      'beamOff',
-      'no-beam-off',
-      'This output card does not say how to turn the beam off, so no program is written with it. Fill in “beam off”.',
-    )
-  }
-  if (card.beamOn.trim() === '')
-    yield fault('beamOn', 'no-beam-on', 'This output card does not say how to turn the beam on. Fill in “beam on”.')
-  else if (!card.beamOn.includes('{power}')) {
-    yield {
-      ...fault(
-        'beamOn',
-        'no-power',
-        'Beam on has no {power}: every power would burn alike. Put {power} where the power word belongs.',
-      ),
-      severity: 'warning',
-    }
-  }
-  for (const path of ['header', 'footer', 'beamOn', 'beamOff', 'dwell'] as const) {
-    const long = card[path].split('\n').find((it) => it.length > 256)
-    if (long !== undefined) yield fault(path, 'long-line', `${path} has a line of ${long.length} characters; 256 are allowed.`)
-  }
 }

@@ -1,5 +1,6 @@
 export * from './arc'
 export * from './card'
+export * from './readCard'
 export * from './interpret'
 export { MOVE, SPINDLE, type MoveKind, type Moves } from './moves'
 export * from './write'

@@ -1,6 +1,7 @@
 import { accepted, assertNever, type Finding, type Outcome } from '../units'
 import { arcCentre, PLANE_AXES, sweptAngle } from './arc'
-import { readCard, type OutputCard } from './card'
+import type { OutputCard } from './card'
+import { readCard } from './readCard'
 
 /** What a program is made of. Lengths in mm, speeds in mm/s, power as a share of full power; a z that is not given stays. */
 export type Step =

@@ -1,5 +1,4 @@
-import { z } from 'zod'
-import { choice, fact } from '../bench'
+import { bare, choice, fact, group, word, type Labelled, type Of, type SeeBeside, type When } from '../bench'
 
 /** How an axis is driven. */
 export const DRIVES = {
@@ -24,10 +23,24 @@ export const SETTINGS_OF_DRIVER = {
   effective: 'its effective value (RMS)',
 } as const
 
+/** A mirror sits on its motor's shaft, or on its gear's: nothing is pulled. */
+function isMirror(see: SeeBeside): boolean {
+  return see('motion.kinematics') === 'mirrors' && see.beside('letter') !== 'Z'
+}
+
+/** Of an axis that something pulls; of these drives alone, where they are named. */
+const pulled =
+  (...drives: readonly Drive[]): When =>
+  (see) =>
+    !isMirror(see) && (drives.length === 0 || drives.some((it) => it === see.beside('drive')))
+
+const twoMotors: When = (see) => !isMirror(see) && see.beside('motors') === 2
+const sharedDriver: When = (see) => twoMotors(see) && see.beside('drivers') !== 'each'
+
 /** Facts of one axis. All kinds of drive keep their facts side by side, so that changing the kind loses nothing. */
-export const axisSchema = z.strictObject({
-  order: z.number(),
-  letter: z.enum(['X', 'Y', 'Z']),
+export const axisShape = group({
+  order: bare(),
+  letter: word(['X', 'Y', 'Z'] as const),
   travel: fact({
     label: 'Travel',
     quantity: 'length',
@@ -36,6 +49,7 @@ export const axisSchema = z.strictObject({
     how: 'Move from stop to stop and measure the way of one edge.',
   }),
   motors: fact({
+    when: pulled(),
     label: 'Motors on the axis',
     quantity: 'count',
     min: 1,
@@ -43,8 +57,14 @@ export const axisSchema = z.strictObject({
     whole: true,
     assume: { value: 1, halfWidth: 0 },
   }),
-  drivers: choice({ label: 'Two motors have', options: DRIVERS }),
+  drivers: choice({
+    when: twoMotors,
+    assume: { chosen: 'each', others: ['parallel'] },
+    label: 'Two motors have',
+    options: DRIVERS,
+  }),
   driverCurrent: fact({
+    when: sharedDriver,
     label: 'Current that the shared driver gives',
     quantity: 'current',
     min: 0.01,
@@ -53,11 +73,14 @@ export const axisSchema = z.strictObject({
     how: 'As it is set on the driver; in parallel each motor gets half of it.',
   }),
   currentIs: choice({
+    part: 'drive',
+    when: pulled(),
+    assume: { chosen: 'peak', others: ['effective'] },
     label: 'What the driver is set to is',
     options: SETTINGS_OF_DRIVER,
     how: "Look in the driver's sheet. A setting worked from a reference voltage and a sense resistor is mostly the peak.",
   }),
-  drive: choice({ label: 'Drive', options: DRIVES }),
+  drive: choice({ when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
   fullSteps: fact({
     label: 'Full steps a turn',
     quantity: 'count',
@@ -77,6 +100,7 @@ export const axisSchema = z.strictObject({
     how: 'Read the switches or jumpers of the driver against its table.',
   }),
   pulleyTeeth: fact({
+    when: pulled('belt', 'reducedBelt'),
     label: 'Pulley teeth',
     quantity: 'count',
     min: 6,
@@ -86,6 +110,7 @@ export const axisSchema = z.strictObject({
     how: 'Mark one tooth and count round.',
   }),
   beltPitch: fact({
+    when: pulled('belt', 'reducedBelt'),
     label: 'Belt pitch',
     quantity: 'length',
     min: 0.5,
@@ -94,6 +119,7 @@ export const axisSchema = z.strictObject({
     how: 'Measure over 50 teeth and divide by 50.',
   }),
   motorTeeth: fact({
+    when: pulled('reducedBelt'),
     label: 'Teeth on the motor wheel',
     quantity: 'count',
     min: 6,
@@ -102,6 +128,7 @@ export const axisSchema = z.strictObject({
     assume: { value: 20, halfWidth: 0, others: [16] },
   }),
   drivenTeeth: fact({
+    when: pulled('reducedBelt'),
     label: 'Teeth on the driven wheel',
     quantity: 'count',
     min: 6,
@@ -110,6 +137,7 @@ export const axisSchema = z.strictObject({
     assume: { value: 40, halfWidth: 0, others: [60] },
   }),
   screwPitch: fact({
+    when: pulled('screw'),
     label: 'Screw pitch',
     quantity: 'length',
     min: 0.2,
@@ -118,6 +146,7 @@ export const axisSchema = z.strictObject({
     how: 'Measure over ten crests and divide by ten.',
   }),
   screwStarts: fact({
+    when: pulled('screw'),
     label: 'Screw starts',
     quantity: 'count',
     min: 1,
@@ -135,6 +164,7 @@ export const axisSchema = z.strictObject({
     how: 'Turns of the rotor for one of the shaft; 1 without a gear. The small geared stepper sold as 64 is 25792/405.',
   }),
   rackModule: fact({
+    when: pulled('rack'),
     label: 'Module of the rack',
     quantity: 'length',
     min: 0.2,
@@ -143,6 +173,7 @@ export const axisSchema = z.strictObject({
     how: 'Measure over ten teeth of the rack, divide by ten and by π.',
   }),
   pinionTeeth: fact({
+    when: pulled('rack'),
     label: 'Teeth of the pinion',
     quantity: 'count',
     min: 6,
@@ -151,6 +182,8 @@ export const axisSchema = z.strictObject({
     assume: { value: 15, halfWidth: 0, others: [20] },
   }),
   closedBelt: fact({
+    part: 'drive',
+    when: pulled('reducedBelt'),
     label: 'Length of the closed belt',
     quantity: 'length',
     min: 20,
@@ -158,6 +191,7 @@ export const axisSchema = z.strictObject({
     how: 'Printed on it, or its teeth times its pitch.',
   }),
   holdingTorque: fact({
+    part: 'drive',
     label: 'Holding torque',
     quantity: 'torque',
     min: 0.001,
@@ -166,6 +200,7 @@ export const axisSchema = z.strictObject({
     how: 'From the data sheet of the motor, before its gear.',
   }),
   ratedCurrent: fact({
+    part: 'drive',
     label: 'Rated current',
     quantity: 'current',
     min: 0.01,
@@ -174,6 +209,7 @@ export const axisSchema = z.strictObject({
     how: 'Current of a phase on the label of the motor.',
   }),
   windingResistance: fact({
+    part: 'drive',
     label: 'Resistance of a phase',
     quantity: 'resistance',
     min: 0.01,
@@ -182,6 +218,7 @@ export const axisSchema = z.strictObject({
     how: 'Read it with a multimeter between the two wires of a phase, the motor unplugged and the supply off.',
   }),
   windingInductance: fact({
+    part: 'drive',
     label: 'Inductance of a phase',
     quantity: 'inductance',
     min: 1e-5,
@@ -191,6 +228,7 @@ export const axisSchema = z.strictObject({
     how: 'From the data sheet of the motor.',
   }),
   rotorInertia: fact({
+    part: 'drive',
     label: 'Inertia of the rotor',
     quantity: 'inertia',
     min: 0,
@@ -200,6 +238,7 @@ export const axisSchema = z.strictObject({
     how: 'From the data sheet of the motor.',
   }),
   movingMass: fact({
+    part: 'drive',
     label: 'Mass that moves',
     quantity: 'mass',
     min: 0.001,
@@ -207,6 +246,7 @@ export const axisSchema = z.strictObject({
     how: 'Weigh what moves along the axis: of X the carriage, of Y the gantry with it.',
   }),
   friction: fact({
+    part: 'drive',
     label: 'Friction along the axis',
     quantity: 'force',
     min: 0,
@@ -215,6 +255,7 @@ export const axisSchema = z.strictObject({
     how: 'Pull it slowly with a spring balance, belts off.',
   }),
   freeSpan: fact({
+    part: 'belts',
     label: 'Free span of the belt',
     quantity: 'length',
     min: 20,
@@ -222,6 +263,7 @@ export const axisSchema = z.strictObject({
     how: 'Between the wheels or clamps where the belt is plucked.',
   }),
   toneA: fact({
+    part: 'belts',
     label: 'Tone of the belt',
     quantity: 'frequency',
     min: 5,
@@ -229,6 +271,8 @@ export const axisSchema = z.strictObject({
     how: 'Pluck the free span and listen: the tone is counted here.',
   }),
   toneB: fact({
+    part: 'belts',
+    when: (see) => see.beside('motors') === 2,
     label: 'Tone of the second belt',
     quantity: 'frequency',
     min: 5,
@@ -245,4 +289,9 @@ export const axisSchema = z.strictObject({
   }),
 })
 
-export type Axis = z.infer<typeof axisSchema>
+export type Axis = Of<typeof axisShape>
+
+/** “Travel, X”. */
+export function labelOfAxis({ label, thing }: Labelled<Axis>): string {
+  return `${label}, ${thing.letter}`
+}

@@ -1,19 +1,22 @@
-import { z } from 'zod'
-import { fact } from '../bench'
+import { fact, group, type Of } from '../bench'
 
 /** What protects: certified eyewear, at the wavelength of the beam. */
-export const safetySchema = z.strictObject({
-  eyewearDensity: fact({
-    label: 'Optical density of your eyewear at this wavelength',
-    quantity: 'opticalDensity',
-    min: 0,
-    max: 12,
-    assume: { value: 0, halfWidth: 0 },
-    how: 'From the certificate, at the wavelength of the diode. Colour proves nothing; without a certificate it is 0.',
-  }),
-})
+export const safetyShape = group(
+  {
+    eyewearDensity: fact({
+      label: 'Optical density of your eyewear at this wavelength',
+      quantity: 'opticalDensity',
+      cell: 'eyewear',
+      min: 0,
+      max: 12,
+      assume: { value: 0, halfWidth: 0 },
+      how: 'From the certificate, at the wavelength of the diode. Colour proves nothing; without a certificate it is 0.',
+    }),
+  },
+  { stage: 'safety' },
+)
 
-export type Safety = z.infer<typeof safetySchema>
+export type Safety = Of<typeof safetyShape>
 export interface SafetyBench {
   readonly safety: Safety
 }

@@ -1,9 +1,21 @@
 import { figureOf, NotYet, type View } from '../bench'
-import { crossedBeltLength, frameDepth, frameWidth, pulleyRadius, travelOf, type MotionBench } from '../motion'
+import {
+  BARS,
+  beltsOf,
+  crossedBeltLength,
+  cutListOf,
+  frameDepth,
+  frameWidth,
+  GUIDES_OF,
+  pulleyRadius,
+  travelOf,
+  type CutList,
+  type MotionBench,
+  type PlateId,
+} from '../motion'
 import { cutBars, type BarPart, type CutPlan } from '../nesting'
 import type { Outcome } from '../units'
 import { holdOfBelts } from './beltCuts'
-import { BARS, beltsOf, cutListOf, GUIDES_OF, type CutList, type PlateId } from './cutList'
 import type { PlanBench } from './slice'
 
 type CutBench = PlanBench & MotionBench

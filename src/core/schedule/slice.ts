@@ -1,6 +1,6 @@
-import { z } from 'zod'
-import { choice, fact } from '../bench'
+import { bare, choice, fact, flag, group, just, many, maybeMoment, orNull, someOf, text, word, type Of } from '../bench'
 import { INTO, THREAD_NAMES, type Into } from '../fasteners'
+import { cutsBars, cutsGuides } from '../motion'
 import { MATERIAL_IDS } from '../safety'
 
 /** What is built. */
@@ -20,77 +20,78 @@ export type Covers = (typeof COVERS)[number]
 export const PART_STATES = ['needed', 'ordered', 'here'] as const
 export type PartState = (typeof PART_STATES)[number]
 
-const day = z.union([z.iso.date(), z.literal('')])
-const clock = z.union([z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/), z.literal('')])
-const whole = (max: number) => z.number().int().min(0).max(max)
+const day = maybeMoment('day')
+const whole = (max: number) => bare({ whole: true, min: 0, max: max })
 
 /** Something that is bought or made. */
-export const partSchema = z.strictObject({
-  order: z.number(),
-  name: z.string().min(1).max(80),
+export const partShape = group({
+  order: bare(),
+  name: text(1, 80),
   /** Where it goes. */
-  where: z.string().max(80),
+  where: text(0, 80),
   count: whole(10_000),
-  state: z.enum(PART_STATES),
+  state: word(PART_STATES),
   /** For one, in the bench's own money. */
-  price: z.number().min(0).max(1e6),
+  price: bare({ min: 0, max: 1e6 }),
   /** Day it is expected; empty where nobody knows. */
   arrives: day,
   /** What of the machine it is cut to; empty for anything else. */
-  covers: z.enum(['', ...COVERS]),
+  covers: word(['', ...COVERS] as const),
   /** How long one is; 0 where it was not said. */
-  lengthMm: z.number().min(0).max(1e6),
+  lengthMm: bare({ min: 0, max: 1e6 }),
 })
 
 /** Screws that hold something together. */
-export const jointSchema = z.strictObject({
-  order: z.number(),
-  name: z.string().min(1).max(80),
+export const jointShape = group({
+  order: bare(),
+  name: text(1, 80),
   count: whole(1000),
-  thread: z.enum(THREAD_NAMES),
-  stackMm: z.number().positive().max(500),
-  into: z.enum(Object.keys(INTO) as [Into, ...Into[]]),
-  holeDepthMm: z.number().positive().max(500).nullable(),
+  thread: word(THREAD_NAMES),
+  stackMm: bare({ above: 0, max: 500 }),
+  into: word(Object.keys(INTO) as readonly Into[]),
+  holeDepthMm: orNull(bare({ above: 0, max: 500 })),
 })
 
 /** Screws counted in the bag. */
-export const baggedSchema = z.strictObject({
-  order: z.number(),
-  thread: z.enum(THREAD_NAMES),
-  lengthMm: z.number().positive().max(500),
+export const baggedShape = group({
+  order: bare(),
+  thread: word(THREAD_NAMES),
+  lengthMm: bare({ above: 0, max: 500 }),
   count: whole(10_000),
 })
 
 /** Something to be done. */
-export const taskSchema = z.strictObject({
-  order: z.number(),
-  name: z.string().min(1).max(120),
+export const taskShape = group({
+  order: bare(),
+  name: text(1, 120),
   /** How it is known to be done. */
-  check: z.string().max(200),
+  check: text(0, 200),
   workMin: whole(100_000),
   waitMin: whole(100_000),
-  noisy: z.boolean(),
-  needs: z.record(z.string(), z.literal(true)),
-  parts: z.record(z.string(), z.literal(true)),
+  noisy: flag(),
+  needs: many(just(true)),
+  parts: many(just(true)),
   /** Put off until this day; empty where it may begin as soon as it can. */
   notBefore: day,
   /** When it was done, local clock; empty while it is open. */
-  done: z.union([z.iso.datetime({ local: true }), z.literal('')]),
+  done: maybeMoment('local'),
 })
 
-const freeDay = z.strictObject({ from: clock, to: clock })
+const free = (from: string, to: string) => group({ from: maybeMoment('clock', from), to: maybeMoment('clock', to) })
+const evening = () => free('18:00', '21:00')
+const weekend = () => free('10:00', '17:00')
 export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
 
 const wanted = (label: string, how?: string) =>
   fact({ label, quantity: 'length', min: 0.1, max: 4000, exact: true, ...(how === undefined ? {} : { how }) })
 
 /** What the machine is for. */
-const goalsSchema = z.strictObject({
+const goalsShape = group({
   workWidth: wanted('Width of the largest work', 'Along X.'),
   workDepth: wanted('Depth of the largest work', 'Along Y.'),
   workHeight: wanted('Height of the thickest work', 'With what holds it, from the bed to its top.'),
-  rotary: choice({ label: 'Round things are turned', options: YES_NO }),
-  portable: choice({ label: 'It is carried to where it burns', options: YES_NO }),
+  rotary: choice({ label: 'Round things are turned', options: YES_NO, assume: { chosen: 'no' } }),
+  portable: choice({ label: 'It is carried to where it burns', options: YES_NO, assume: { chosen: 'no' } }),
   budget: fact({
     label: 'What it may cost',
     quantity: 'money',
@@ -99,7 +100,7 @@ const goalsSchema = z.strictObject({
     exact: true,
     how: 'All of it, in your own money.',
   }),
-  materials: z.partialRecord(z.enum(MATERIAL_IDS), z.literal(true)),
+  materials: someOf(MATERIAL_IDS, just(true)),
 })
 
 const stockLength = () =>
@@ -116,85 +117,104 @@ const sawCut = (value: number) =>
   fact({ label: 'Width of the saw cut', quantity: 'length', min: 0, max: 20, assume: { value, halfWidth: 0.5, unit: 'mm' } })
 
 /** The plan: what is built, for what, from what, joined how, in which order, when. */
-export const planSchema = z.strictObject({
-  build: choice({ label: 'What is built', options: BUILDS }),
-  goals: goalsSchema,
-  readyPrice: fact({
-    label: 'Price of a ready-made machine',
-    quantity: 'money',
-    min: 0,
-    max: 1e6,
-    how: 'What you would pay for one that does the same; in your own money.',
-  }),
-  stock: z.strictObject({
-    length: stockLength(),
-    trim: trimmed(5),
-    kerf: sawCut(2.5),
-    leaveLong: fact({
-      label: 'Leave long',
-      quantity: 'length',
+export const planShape = group(
+  {
+    build: choice({ label: 'What is built', options: BUILDS, assume: { chosen: 'new' } }),
+    goals: goalsShape,
+    readyPrice: fact({
+      label: 'Price of a ready-made machine',
+      quantity: 'money',
       min: 0,
-      max: 50,
-      assume: { value: 0, halfWidth: 0, unit: 'mm' },
-      how: 'A little more than needed, to creep up on it with file or mill.',
+      max: 1e6,
+      how: 'What you would pay for one that does the same; in your own money.',
     }),
-  }),
-  /** Rails or shafts, cut with a disc. */
-  guideStock: z.strictObject({ length: stockLength(), trim: trimmed(0), kerf: sawCut(1.5) }),
-  fits: z.strictObject({
-    shaft: fact({ label: 'Shaft', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers at three places.' }),
-    bush: fact({ label: 'Outside of the bush', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers.' }),
-    making: choice({ label: 'The part is', options: { printed: 'printed', cut: 'cut by the beam' } }),
-    allowance: fact({
-      label: 'Allowance of the making',
-      quantity: 'length',
-      min: 0,
-      max: 3,
-      assume: { value: 0.2, halfWidth: 0.1, unit: 'mm' },
-      how: 'Make a hole of known size and measure: by how much a printed one is too small, or the kerf of a cut one.',
+    stock: group(
+      {
+        length: stockLength(),
+        trim: trimmed(5),
+        kerf: sawCut(2.5),
+        leaveLong: fact({
+          label: 'Leave long',
+          quantity: 'length',
+          min: 0,
+          max: 50,
+          assume: { value: 0, halfWidth: 0, unit: 'mm' },
+          how: 'A little more than needed, to creep up on it with file or mill.',
+        }),
+      },
+      { when: cutsBars },
+    ),
+    /** Rails or shafts, cut with a disc. */
+    guideStock: group({ length: stockLength(), trim: trimmed(0), kerf: sawCut(1.5) }, { when: cutsGuides }),
+    fits: group(
+      {
+        shaft: fact({
+          label: 'Shaft',
+          quantity: 'length',
+          min: 0.5,
+          max: 200,
+          how: 'Measured with the calipers at three places.',
+        }),
+        bush: fact({ label: 'Outside of the bush', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers.' }),
+        making: choice({
+          label: 'The part is',
+          options: { printed: 'printed', cut: 'cut by the beam' },
+          assume: { chosen: 'printed' },
+        }),
+        allowance: fact({
+          label: 'Allowance of the making',
+          quantity: 'length',
+          min: 0,
+          max: 3,
+          assume: { value: 0.2, halfWidth: 0.1, unit: 'mm' },
+          how: 'Make a hole of known size and measure: by how much a printed one is too small, or the kerf of a cut one.',
+        }),
+        play: fact({
+          label: 'Play of a running fit',
+          quantity: 'length',
+          min: 0,
+          max: 2,
+          assume: { value: 0.1, halfWidth: 0.03, unit: 'mm' },
+        }),
+        press: fact({
+          label: 'Squeeze of a pressed fit',
+          quantity: 'length',
+          min: 0,
+          max: 1,
+          assume: { value: 0.05, halfWidth: 0.02, unit: 'mm' },
+        }),
+        holes: fact({
+          label: 'Between two holes of a flange',
+          quantity: 'length',
+          min: 1,
+          max: 300,
+          how: 'Outside to outside of the holes, less one hole.',
+        }),
+      },
+      { part: 'fasteners', begun: (see) => see('plan.fits.shaft') !== null || see('plan.fits.bush') !== null },
+    ),
+    parts: many(partShape),
+    joints: many(jointShape),
+    bag: many(baggedShape),
+    tasks: many(taskShape),
+    free: group({
+      monday: evening(),
+      tuesday: evening(),
+      wednesday: evening(),
+      thursday: evening(),
+      friday: free('', ''),
+      saturday: weekend(),
+      sunday: weekend(),
     }),
-    play: fact({
-      label: 'Play of a running fit',
-      quantity: 'length',
-      min: 0,
-      max: 2,
-      assume: { value: 0.1, halfWidth: 0.03, unit: 'mm' },
-    }),
-    press: fact({
-      label: 'Squeeze of a pressed fit',
-      quantity: 'length',
-      min: 0,
-      max: 1,
-      assume: { value: 0.05, halfWidth: 0.02, unit: 'mm' },
-    }),
-    holes: fact({
-      label: 'Between two holes of a flange',
-      quantity: 'length',
-      min: 1,
-      max: 300,
-      how: 'Outside to outside of the holes, less one hole.',
-    }),
-  }),
-  parts: z.record(z.string(), partSchema),
-  joints: z.record(z.string(), jointSchema),
-  bag: z.record(z.string(), baggedSchema),
-  tasks: z.record(z.string(), taskSchema),
-  free: z.strictObject({
-    monday: freeDay,
-    tuesday: freeDay,
-    wednesday: freeDay,
-    thursday: freeDay,
-    friday: freeDay,
-    saturday: freeDay,
-    sunday: freeDay,
-  }),
-  quiet: freeDay,
-})
+    quiet: free('20:00', '08:00'),
+  },
+  { stage: 'plan', part: 'parts' },
+)
 
-export type Plan = z.infer<typeof planSchema>
-export type PlanTask = z.infer<typeof taskSchema>
-export type PlanPart = z.infer<typeof partSchema>
-export type PlanJoint = z.infer<typeof jointSchema>
+export type Plan = Of<typeof planShape>
+export type PlanTask = Of<typeof taskShape>
+export type PlanPart = Of<typeof partShape>
+export type PlanJoint = Of<typeof jointShape>
 export interface PlanBench {
   readonly plan: Plan
 }

@@ -1,6 +1,6 @@
 import { getAt, isFact, setAt, templateOf } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { heightSchema, type Axis } from '../../core/motion'
+import { heightShape, type Axis } from '../../core/motion'
 import { editBench, newId, useBenchStore } from '../../state'
 import { SharedDriver } from './Given'
 import { CENTRE_LINE, FactField, Hatching, Panel, Plate, PlainField, ScaleBar, Sentence, usePlateFrame } from '../../ui'
@@ -220,7 +220,7 @@ function addPlaces(bench: Bench, shares: readonly (readonly [number, number])[])
   const first = Object.keys(bench.motion.heights).length
   const added = shares.map(([u, v], i) => [
     newId(),
-    templateOf(heightSchema, { order: first + i, x: Math.round(u * travel.x), y: Math.round(v * travel.y) }),
+    templateOf(heightShape, { order: first + i, x: Math.round(u * travel.x), y: Math.round(v * travel.y) }),
   ])
   editBench('places on the bed', (it) =>
     setAt(it, 'motion.heights', { ...it.motion.heights, ...(Object.fromEntries(added) as Bench['motion']['heights']) }),

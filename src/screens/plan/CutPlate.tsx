@@ -1,5 +1,6 @@
 import type { CutPlan } from '../../core/nesting'
-import { barCuts, cutListOf, guideCuts } from '../../core/schedule'
+import { cutListOf } from '../../core/motion'
+import { barCuts, guideCuts } from '../../core/schedule'
 import { sayQuantity, type Outcome } from '../../core/units'
 import { useBenchStore, useFigure } from '../../state'
 import { Findings, Hatching, useUnits } from '../../ui'

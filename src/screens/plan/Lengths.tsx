@@ -1,17 +1,13 @@
-import { crossedBeltLength, type Guides } from '../../core/motion'
+import { beltsOfMachine, crossedBeltLength, cutListOf, type Guides, GUIDES_OF, PLATES } from '../../core/motion'
 import {
   barLength,
   barsNeeded,
   beltHold,
-  beltsOfMachine,
   beltToOrder,
-  cutListOf,
   guideLength,
   guidesNeeded,
-  PLATES,
   plateDepth,
   plateWidth,
-  GUIDES_OF,
 } from '../../core/schedule'
 import { useBenchStore } from '../../state'
 import { FigureRow, Panel } from '../../ui'

@@ -1,16 +1,6 @@
 import { worstFirst } from '../../core/bench'
-import {
-  breakEven,
-  criticalPath,
-  cutListOf,
-  openWork,
-  ownHours,
-  pressedHole,
-  runningHole,
-  saved,
-  spent,
-  toSpend,
-} from '../../core/schedule'
+import { cutListOf } from '../../core/motion'
+import { breakEven, criticalPath, openWork, ownHours, pressedHole, runningHole, saved, spent, toSpend } from '../../core/schedule'
 import { useBenchStore, useSession, useVerdicts, type PlanPartName } from '../../state'
 import { Consequences, FactField, FigureRow, Panel, Parts, Records, Sentence, Sheet, VerdictRow, ChoiceField } from '../../ui'
 import { AtTheBench } from './AtTheBench'

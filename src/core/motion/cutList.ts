@@ -1,4 +1,6 @@
-import type { Drive, Guides, Kinematics, Motion } from '../motion'
+import type { See, When } from '../bench'
+import type { Drive } from './axisSlice'
+import type { Guides, Kinematics } from './kinematics'
 
 /** Bars of a frame: name, how many. */
 export const BARS = {
@@ -76,10 +78,10 @@ export function beltsOf(kinematics: Kinematics | null, axes: readonly BeltedAxis
   )
 }
 
-/** The same from a machine as it was entered. */
-export function beltsOfMachine({ kinematics, axes }: Pick<Motion, 'kinematics' | 'axes'>): readonly Belts[] {
-  const entered = Object.entries(axes).map(([id, { letter, drive, motors }]) => {
-    return { id, letter, drive: drive.chosen, motors: motors.value }
-  })
-  return beltsOf(kinematics.chosen, entered)
+function listFor(see: See): CutList {
+  return cutListOf(see('motion.kinematics') as Kinematics | null, see('motion.frame.guides') as Guides | null)
 }
+
+export const cutsBars: When = (see) => listFor(see).bars.length > 0
+export const cutsGuides: When = (see) => listFor(see).guides.length > 0
+export const cutsEndPlates: When = (see) => listFor(see).plates.includes('end')

@@ -18,7 +18,7 @@ export async function longestPartsTask(visits: number, rows = 10_000): Promise<n
       await page.goto(home)
       await page.getByRole('button', { name: 'Open the retrofit demo' }).click()
       await page.getByRole('link', { name: /Plan/ }).click()
-      await page.getByRole('group', { name: 'Parts of Plan' }).getByRole('button', { name: 'Parts and cuts' }).click()
+      await page.getByRole('link', { name: 'Parts and cuts' }).click()
       await page.getByRole('button', { name: 'Parts from CSV' }).waitFor()
       await page.waitForTimeout(2500)
       await page.evaluate(() => {

@@ -1,29 +1,18 @@
 import { useEffect } from 'react'
-import { createBrowserRouter, Outlet, RouterProvider, useRouteError } from 'react-router'
+import { Route, Router, Routes } from 'react-router'
 import { NotFound } from '../screens/notFound/NotFound'
 import { startAutosave, useSettings } from '../state'
-import { later } from '../ui'
+import { Boundary, later } from '../ui'
 import { BenchPage } from './BenchPage'
 import { Crash } from './Crash'
 import { DropZone } from './DropZone'
 import { LeaveGuard } from './LeaveGuard'
+import { listenToHistory, navigator, useNavigation } from './navigation'
 import { keepOffline } from './offline'
 import { Overlays } from './Overlays'
 
 /** Who comes straight to a bench does not wait for the list of them. */
 const Start = later(async () => (await import('../screens/start/Start')).Start)
-
-const router = createBrowserRouter([
-  {
-    element: <Frame />,
-    errorElement: <RouteError />,
-    children: [
-      { path: '/', element: <Start /> },
-      { path: '/bench/:benchId/:stage?', element: <BenchPage /> },
-      { path: '*', element: <NotFound /> },
-    ],
-  },
-])
 
 export function App() {
   const theme = useSettings((it) => it.theme)
@@ -33,21 +22,27 @@ export function App() {
   }, [theme])
   useEffect(startAutosave, [])
   useEffect(keepOffline, [])
-  return <RouterProvider router={router} />
-}
-
-function Frame() {
+  useEffect(listenToHistory, [])
   return (
-    <>
-      <Outlet />
-      <DropZone />
-      <Overlays />
-      <LeaveGuard />
-    </>
+    <Boundary fallback={(message) => <Crash message={message} />}>
+      <Pages />
+    </Boundary>
   )
 }
 
-function RouteError() {
-  const error = useRouteError()
-  return <Crash message={error instanceof Error ? error.message : String(error)} />
+function Pages() {
+  const location = useNavigation((it) => it.location)
+  const type = useNavigation((it) => it.type)
+  return (
+    <Router navigator={navigator} location={location} navigationType={type}>
+      <Routes>
+        <Route path="/" element={<Start />} />
+        <Route path="/bench/:benchId/:stage?/:part?" element={<BenchPage />} />
+        <Route path="*" element={<NotFound />} />
+      </Routes>
+      <DropZone />
+      <Overlays />
+      <LeaveGuard />
+    </Router>
+  )
 }

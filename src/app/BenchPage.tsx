@@ -1,34 +1,23 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { Navigate, useLocation, useParams } from 'react-router'
-import { STAGES } from '../core/document'
 import type { Finding } from '../core/units'
-import { connectDemo, openBench, revealFact, useBenchStore } from '../state'
+import { STAGES, stageOf } from '../screens/stages'
+import { addressOf, connectDemo, openBench, revealFact, useBenchStore } from '../state'
 import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
 import { Nameplate } from './Nameplate'
 import { notify } from './notify'
+import { sheetsOf, StagePage } from './StagePage'
 import { StageRoute } from './StageRoute'
 
 const SaveNotice = later(async () => (await import('./SaveNotice')).SaveNotice)
 const CannotOpen = later(async () => (await import('./CannotOpen')).CannotOpen)
-const loadMotion = () => import('../screens/motion/Motion')
-const loadPlan = () => import('../screens/plan/Plan')
-const loadPower = () => import('../screens/power/Power')
-const loadController = () => import('../screens/controller/Controller')
-const loadWork = () => import('../screens/work/Work')
-const loadUnbuilt = () => import('../screens/unbuilt/Unbuilt')
-const Motion = lazy(async () => ({ default: (await loadMotion()).Motion }))
-const Plan = lazy(async () => ({ default: (await loadPlan()).Plan }))
-const Power = lazy(async () => ({ default: (await loadPower()).Power }))
-const Controller = lazy(async () => ({ default: (await loadController()).Controller }))
-const Work = lazy(async () => ({ default: (await loadWork()).Work }))
-const Unbuilt = lazy(async () => ({ default: (await loadUnbuilt()).Unbuilt }))
 
 /** An open bench: nameplate above, route at the left, the stage's sheet, the foot line. */
 export function BenchPage() {
-  const { benchId = '', stage } = useParams()
-  const found = STAGES.find(({ id }) => id === stage)
+  const { benchId = '', stage, part } = useParams()
+  const found = stageOf(stage)
   const opened = useOpened(benchId)
   const [drawn, setDrawn] = useState(false)
   useIdleWork(opened.kind === 'open' && drawn)
@@ -36,7 +25,7 @@ export function BenchPage() {
   useEffect(() => {
     document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
   }, [found])
-  if (stage === undefined) return <Navigate to={`/bench/${benchId}/motion`} replace />
+  if (stage === undefined) return <Navigate to={addressOf(benchId, 'motion')} replace />
   if (opened.kind === 'refused') return <CannotOpen id={benchId} findings={opened.findings} />
   if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
   return (
@@ -47,7 +36,11 @@ export function BenchPage() {
         <Unsaved />
         <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
-            <StageSheet benchId={benchId} stage={stage} />
+            {found === undefined ? (
+              <NoStage benchId={benchId} name={stage} />
+            ) : (
+              <StagePage benchId={benchId} stage={found} part={part} />
+            )}
             <Drawn tell={setDrawn} />
           </Suspense>
         </Boundary>
@@ -61,17 +54,6 @@ export function BenchPage() {
 function Unsaved() {
   const isSaid = useBenchStore(({ save, leftAs }) => leftAs !== null || (save.kind !== 'saved' && save.kind !== 'saving'))
   return isSaid ? <SaveNotice /> : null
-}
-
-function StageSheet({ benchId, stage }: { readonly benchId: string; readonly stage: string }) {
-  const found = STAGES.find(({ id }) => id === stage)
-  if (found === undefined) return <NoStage benchId={benchId} name={stage} />
-  if (found.id === 'motion') return <Motion />
-  if (found.id === 'plan') return <Plan />
-  if (found.id === 'power') return <Power />
-  if (found.id === 'controller') return <Controller />
-  if (found.id === 'work') return <Work />
-  return <Unbuilt stage={found} />
 }
 
 /** Stands beside a sheet and so appears with it: what is not needed for the first picture loads after that. */
@@ -121,12 +103,8 @@ function useIdleWork(open: boolean): void {
     if (!open) return
     const work = (): void => {
       void fetchLater()
-      void loadMotion()
-      void loadPlan()
-      void loadPower()
-      void loadController()
-      void loadWork()
-      void loadUnbuilt()
+      // What cannot be fetched is said where it is drawn.
+      for (const stage of STAGES) sheetsOf(stage).catch(() => undefined)
       useBenchStore.setState({ worked: true })
       void connectDemo()
     }
@@ -148,7 +126,7 @@ function NoStage({ benchId, name }: { readonly benchId: string; readonly name: s
       <h1 className="text-[22px] font-[680]">There is no stage called “{name}”</h1>
       <p className="mt-2">
         Take one from the route at the edge, or go to{' '}
-        <a className="link" href={`/bench/${benchId}/motion`}>
+        <a className="link" href={addressOf(benchId, 'motion')}>
           Motion
         </a>
         .

@@ -1,7 +1,8 @@
 import { useEffect } from 'react'
-import { useBlocker, useLocation } from 'react-router'
+import { useLocation } from 'react-router'
 import { askBeforeLeaving, useMachine, whyStay } from '../state'
 import { later } from '../ui'
+import { guardLeaving, useNavigation } from './navigation'
 
 const AskToLeave = later(async () => (await import('./AskToLeave')).AskToLeave)
 const BeamBar = later(async () => (await import('./BeamBar')).BeamBar)
@@ -10,18 +11,22 @@ const BeamBar = later(async () => (await import('./BeamBar')).BeamBar)
 export function LeaveGuard() {
   const { pathname } = useLocation()
   const { beam, stop } = useMachine()
-  const blocker = useBlocker(({ currentLocation, nextLocation }) => {
-    const left = benchOf(currentLocation.pathname)
-    return left !== '' && left !== benchOf(nextLocation.pathname) && whyStay() !== null
-  })
+  const barred = useNavigation((it) => it.barred)
   useEffect(askBeforeLeaving, [])
-  const barred = stop === 'not confirmed' || (beam !== 'off' && benchOf(pathname) === '')
+  useEffect(() => guardLeaving(isAskedFor), [])
+  const inSight = stop === 'not confirmed' || (beam !== 'off' && benchOf(pathname) === '')
   return (
     <>
-      {barred && <BeamBar />}
-      {blocker.state === 'blocked' && <AskToLeave stay={() => blocker.reset()} leave={() => blocker.proceed()} />}
+      {inSight && <BeamBar />}
+      {barred !== null && <AskToLeave stay={barred.stay} leave={barred.pass} />}
     </>
   )
+}
+
+/** Whether a bench is left for something else while something is in the way. */
+function isAskedFor(from: string, to: string): boolean {
+  const left = benchOf(from)
+  return left !== '' && left !== benchOf(to) && whyStay() !== null
 }
 
 /** The bench that a page is about; empty for the others. */

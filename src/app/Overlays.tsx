@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useLocation, useNavigate } from 'react-router'
-import { STAGES } from '../core/document'
-import { redo, stopMachine, undo, useBenchStore, useSession } from '../state'
+import { STAGES } from '../screens/stages'
+import { addressOf, redo, stopMachine, undo, useBenchStore, useSession } from '../state'
 import { exportBench } from '../ui'
 import { notify } from './notify'
 
@@ -33,9 +33,10 @@ function useKeys(): void {
   const { pathname } = useLocation()
   const step = (by: number): void => {
     const id = useBenchStore.getState().bench?.id
-    const at = STAGES.findIndex((it) => pathname.endsWith(`/${it.id}`))
+    const at = STAGES.findIndex((it) => it.id === pathname.split('/')[3])
     const next = STAGES[at + by]
-    if (id !== undefined && at >= 0 && next !== undefined) void navigate(`/bench/${id}/${next.id}`)
+    if (id !== undefined && at >= 0 && next !== undefined)
+      void navigate(addressOf(id, next.id, useSession.getState().lastParts[next.id]))
   }
   const everywhere = { preventDefault: true, enableOnFormTags: true } as const
   useHotkeys('mod+k', () => useSession.setState({ palette: true }), everywhere)

@@ -1,8 +1,11 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
-import { hasField, labelAt, placeOf, STAGES, type Bench } from '../core/document'
+import { hasField, labelAt, type Bench } from '../core/document'
+import { STAGES } from '../screens/stages'
 import {
+  addressOf,
+  addressOfFact,
   editBench,
   isOnNameplate,
   openDemo,
@@ -38,14 +41,21 @@ export function Palette() {
       'Stages',
       bench === null
         ? []
-        : STAGES.map(({ id, name, question }) => ({ words: name, aside: question, run: go(`/bench/${bench.id}/${id}`) })),
+        : STAGES.flatMap((stage): Entry[] => [
+            { words: stage.name, aside: stage.question, run: go(addressOf(bench.id, stage.id)) },
+            ...(stage.parts.length < 2 ? [] : stage.parts).map((part) => ({
+              words: `${stage.name}: ${part.name}`,
+              aside: part.about,
+              run: go(addressOf(bench.id, stage.id, part.id)),
+            })),
+          ]),
     ],
     [
       'Facts',
       bench === null
         ? []
         : factEntries(bench, (path) => {
-            if (!isOnNameplate(path)) void navigate(`/bench/${bench.id}/${placeOf(path)?.stage ?? 'motion'}`)
+            if (!isOnNameplate(path)) void navigate(addressOfFact(bench.id, path))
             revealFact(path)
           }),
     ],

@@ -1,39 +1,45 @@
 import { NavLink } from 'react-router'
-import { assumedFacts, STAGES, type StageId } from '../core/document'
-import { marksOf, useBenchStore, useConsequences } from '../state'
+import { assumedByStage } from '../core/document'
+import { STAGES } from '../screens/stages'
+import { addressOf, marksOf, useBenchStore, useConsequences, useSession } from '../state'
 import { VerdictMark } from '../ui'
-import { BUILT } from './built'
+import type { StageDef } from '../ui/stage'
 
 /** The route: a tape measure with the stages as its marks, in the order of the work. */
 export function StageRoute({ benchId, current }: { readonly benchId: string; readonly current: string }) {
   const bench = useBenchStore((it) => it.bench)
   const worked = useBenchStore((it) => it.worked)
   const saved = useBenchStore((it) => it.savedMarks)
+  const lastParts = useSession((it) => it.lastParts)
   const stale = useConsequences().filter((it) => it.freshness === 'stale')
   if (bench === null) return null
   const live = worked ? marksOf(bench) : null
+  const assumed = assumedByStage(bench)
   return (
     <nav aria-label="Route" className="no-print min-h-0 overflow-auto border-b border-ink bg-tape md:border-b-0 md:border-r">
       <ol className="m-0 flex list-none p-0 md:min-h-full md:flex-col">
-        {STAGES.map(({ id, name }, i) => (
-          <Stop
-            key={id}
-            to={`/bench/${benchId}/${id}`}
-            name={name}
-            number={i + 1}
-            current={id === current}
-            note={noteOf(id, assumedFacts(bench, id).length, stale.filter((it) => it.record.stage === id).length)}
-            mark={<VerdictMark mark={(live ?? saved)[id] ?? null} pale={live === null && id !== current} />}
-          />
-        ))}
+        {STAGES.map((stage, i) => {
+          const { id, name } = stage
+          return (
+            <Stop
+              key={id}
+              to={addressOf(benchId, id, lastParts[id])}
+              name={name}
+              number={i + 1}
+              current={id === current}
+              note={noteOf(stage, assumed.get(id)?.length ?? 0, stale.filter((it) => it.record.stage === id).length)}
+              mark={<VerdictMark mark={(live ?? saved)[id] ?? null} pale={live === null && id !== current} />}
+            />
+          )
+        })}
       </ol>
     </nav>
   )
 }
 
-function noteOf(id: StageId, assumed: number, stale: number): string {
+function noteOf({ soon }: StageDef, assumed: number, stale: number): string {
   const parts = [stale > 0 ? `${stale} stale` : '', assumed > 0 ? `${assumed} assumed` : ''].filter(Boolean)
-  return parts.length > 0 ? parts.join(', ') : BUILT.includes(id) ? '' : 'not built yet'
+  return parts.length > 0 ? parts.join(', ') : soon === undefined ? '' : 'not built yet'
 }
 
 function Stop(props: {

@@ -1,3 +1,4 @@
+export * from './address'
 export * from './autosave'
 export * from './benchStore'
 export * from './controller'

@@ -1,4 +1,5 @@
 import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { addressOfFact } from './address'
 import { askCautions, dropDraft, endCautions, isOnNameplate, keepDraft, NEXT_RUN, revealFact, useSession } from './session'
 
 const first = useSession.getState()
@@ -14,20 +15,22 @@ afterAll(() => vi.unstubAllGlobals())
 
 describe('a fact that is asked for', () => {
   it.each([
-    ['motion.axes.y.travel', { axisId: 'y', motionPart: 'machine' }],
-    ['motion.axes.x.holdingTorque', { axisId: 'x', motionPart: 'drive' }],
-    ['motion.axes.x.toneA', { axisId: 'x', motionPart: 'belts' }],
-    ['motion.racking.left', { motionPart: 'square' }],
-    ['motion.heights.h1.height', { motionPart: 'square' }],
-    ['motion.frame.guides', { planPart: 'parts' }],
-    ['plan.goals.budget', { planPart: 'parts' }],
-    ['plan.fits.shaft', { planPart: 'fasteners' }],
-    ['controller.axes.x.steps', { part: 'settings' }],
-    ['calibrate.markPower', { part: 'ramp' }],
-    ['calibrate.startX', { part: 'run', runId: NEXT_RUN }],
-    ['calibrate.runs.r1.readings.x-like-short-1', { part: 'run', runId: 'r1' }],
-    ['instruments.calipers.scale', { part: 'run' }],
-  ])('%s comes into view on its part, and its editor opens there', (path, shown) => {
+    ['motion.axes.y.travel', 'motion/machine', { axisId: 'y' }],
+    ['motion.axes.x.holdingTorque', 'motion/drive', { axisId: 'x' }],
+    ['motion.axes.x.toneA', 'motion/belts', { axisId: 'x' }],
+    ['motion.racking.left', 'motion/square', {}],
+    ['motion.heights.h1.height', 'motion/square', {}],
+    ['motion.frame.guides', 'plan/parts', {}],
+    ['plan.goals.budget', 'plan/parts', {}],
+    ['plan.fits.shaft', 'plan/fasteners', {}],
+    ['electrical.fullPower', 'power/signal', {}],
+    ['controller.axes.x.steps', 'controller/settings', {}],
+    ['calibrate.markPower', 'controller/ramp', {}],
+    ['calibrate.startX', 'controller/run', { runId: NEXT_RUN }],
+    ['calibrate.runs.r1.readings.x-like-short-1', 'controller/run', { runId: 'r1' }],
+    ['instruments.calipers.scale', 'controller/run', {}],
+  ])('%s has its address, is brought out there, and its editor opens', (path, address, shown) => {
+    expect(addressOfFact('b', path)).toBe(`/bench/b/${address}`)
     revealFact(path)
     expect(useSession.getState()).toMatchObject({ ...shown, nameplate: null, editing: { path, place: 'given' } })
   })

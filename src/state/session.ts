@@ -10,15 +10,6 @@ export type Draft = Pick<Entry, 'typed' | 'origin'> & {
   readonly day: string
 }
 
-/** The parts of Controller, in the order of the work. */
-export type ControllerPart = 'settings' | 'ramp' | 'run'
-
-/** The parts of Motion. */
-export type MotionPart = 'machine' | 'drive' | 'belts' | 'square'
-
-/** The parts of Plan. */
-export type PlanPartName = 'schedule' | 'parts' | 'fasteners' | 'bench'
-
 /** What was noted of a step at the bench before it is done. */
 export interface StepDraft {
   readonly note: string
@@ -32,10 +23,8 @@ interface Session {
   readonly drafts: Readonly<Record<Path, Draft>>
   /** Axis whose drive is brought out. */
   readonly axisId: string | null
-  /** Which part of Controller is open. */
-  readonly part: ControllerPart
-  readonly motionPart: MotionPart
-  readonly planPart: PlanPartName
+  /** The part that was last open, of each stage: the route leads back to it. */
+  readonly lastParts: Readonly<Record<string, string>>
   /** The step that was chosen at the bench; null: the first that can be done. */
   readonly stepId: string | null
   readonly stepDrafts: Readonly<Record<string, StepDraft>>
@@ -63,9 +52,7 @@ export const useSession = create<Session>()(() => ({
   editing: null,
   drafts: {},
   axisId: null,
-  part: 'settings',
-  motionPart: 'machine',
-  planPart: 'schedule',
+  lastParts: {},
   stepId: null,
   stepDrafts: {},
   runId: null,
@@ -175,19 +162,17 @@ export function isOnNameplate(path: Path): boolean {
   return placeOf(path)?.cell != null
 }
 
-/** The part of its stage on which a fact stands. */
-function partOf(path: Path): Partial<Session> {
-  const { stage, part } = placeOf(path) ?? {}
-  if (part == null) return {}
-  if (stage === 'plan') return { planPart: part as PlanPartName }
-  if (stage === 'motion') return { motionPart: part as MotionPart }
-  return { part: part as ControllerPart, ...(part === 'run' ? { runId: runOf(path) } : {}) }
+/** What has to be brought out so that a fact stands on its sheet: its axis, its run. */
+function belongingOf(path: Path): Partial<Session> {
+  const [slice, list, id] = path.split('.')
+  if (list === 'axes' && id !== undefined) return { axisId: id }
+  if (slice !== 'calibrate' || placeOf(path)?.part !== 'run') return {}
+  return { runId: list === 'runs' && id !== undefined ? id : NEXT_RUN }
 }
 
-function runOf(path: Path): string | null {
-  const [slice, list, run = ''] = path.split('.')
-  if (slice !== 'calibrate') return useSession.getState().runId
-  return list === 'runs' ? run : NEXT_RUN
+/** Remembers which part of a stage is open. */
+export function rememberPart(stage: string, part: string): void {
+  useSession.setState(({ lastParts }) => (lastParts[stage] === part ? {} : { lastParts: { ...lastParts, [stage]: part } }))
 }
 
 /** In place of a scale run's id: the one that is not made yet. */
@@ -203,11 +188,12 @@ function openWhenThere(path: Path, place: string, frames = 0): void {
   else requestAnimationFrame(() => openWhenThere(path, place, frames + 1))
 }
 
-/** Brings a fact into view and opens its editor: selects its axis or part, or opens its cell of the nameplate. */
+/**
+ * Brings a fact out on the sheet that is open and opens its editor as soon as its field stands there: its axis, its run, or
+ * its cell of the nameplate. The sheet itself is a matter of the address (`addressOfFact`).
+ */
 export function revealFact(path: Path): void {
-  const cell = placeOf(path)?.cell
-  const [, list, id] = path.split('.')
-  const axisId = list === 'axes' && id !== undefined ? { axisId: id } : {}
-  useSession.setState({ nameplate: cell ?? null, ...axisId, ...partOf(path) })
-  requestAnimationFrame(() => openWhenThere(path, cell == null ? 'given' : 'nameplate'))
+  const cell = placeOf(path)?.cell ?? null
+  useSession.setState({ nameplate: cell, ...belongingOf(path) })
+  requestAnimationFrame(() => openWhenThere(path, cell === null ? 'given' : 'nameplate'))
 }

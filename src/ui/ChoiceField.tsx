@@ -1,11 +1,11 @@
 import { useRef } from 'react'
-import { getAt, isChoice, type Path } from '../core/bench'
-import { benchChoiceSpec, labelAt } from '../core/document'
+import { getAt, isChoice } from '../core/bench'
+import { benchChoiceSpec, labelAt, type ChoicePath } from '../core/document'
 import { setFact, startEditing, stopEditing, useBenchStore, useSession } from '../state'
 import { LazyPopover } from './LazyPopover'
 
 /** A choice standing in a sentence, its origin as the line under it. Choosing, even the same again, states it. */
-export function ChoiceField({ path, place = 'given' }: { readonly path: Path; readonly place?: string }) {
+export function ChoiceField({ path, place = 'given' }: { readonly path: ChoicePath; readonly place?: string }) {
   const bench = useBenchStore((it) => it.bench)
   const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
   const choice = getAt(bench, path)

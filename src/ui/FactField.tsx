@@ -1,6 +1,6 @@
 import { useRef } from 'react'
 import { isFact, showFact, getAt, type Fact, type Path } from '../core/bench'
-import { benchFactSpec, labelAt, type Bench } from '../core/document'
+import { benchFactSpec, labelAt, type Bench, type FactPath } from '../core/document'
 import { shownBench, startEditing, stopEditing, useBenchStore, useSession } from '../state'
 import { later } from './later'
 import { LazyPopover } from './LazyPopover'
@@ -15,7 +15,7 @@ export function FactField({
   place = 'given',
   small = false,
 }: {
-  readonly path: Path
+  readonly path: FactPath
   readonly place?: string
   readonly small?: boolean
 }) {

@@ -1,22 +1,20 @@
 import type { ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import type { Path } from '../core/bench'
-import { placeOf } from '../core/document'
-import { isOnNameplate, revealFact, useBenchStore } from '../state'
+import { addressOfFact, isOnNameplate, revealFact, useBenchStore } from '../state'
 
-/** Words that lead to a fact: its stage, or its cell of the nameplate, comes into view and its editor opens. */
+/** Words that lead to a fact: its part of its stage, or its cell of the nameplate, comes into view and its editor opens. */
 export function FactLink({ path, children }: { readonly path: Path; readonly children: ReactNode }) {
   const navigate = useNavigate()
   const benchId = useBenchStore((it) => it.bench?.id ?? '')
-  const to = `/bench/${benchId}/${placeOf(path)?.stage ?? 'motion'}`
+  const to = addressOfFact(benchId, path)
   return (
     <a
       className="link"
       href={`${to}#${path}`}
       onClick={(event) => {
         event.preventDefault()
-        const here = isOnNameplate(path) || window.location.pathname === to || standsHere(path)
-        if (!here) void navigate(to)
+        if (!isOnNameplate(path) && window.location.pathname !== to && !standsHere(path)) void navigate(to)
         revealFact(path)
       }}
     >

@@ -24,7 +24,7 @@ async function enterHeron(bench: Driver): Promise<void> {
   await bench.type('motion.corners.depth', '300.0', { origin: 'measured', instrument: 'rule' })
   await bench.type('motion.corners.fromOrigin', '500.3', { origin: 'measured', instrument: 'rule' })
   await bench.type('motion.corners.across', '499.7', { origin: 'measured', instrument: 'rule' })
-  await bench.motionPart('Machine')
+  await bench.part('Machine')
   await bench.inCell('spot', async () => {
     await bench.type('optics.spotX', '80 µm', { origin: 'measured', plusMinus: '5' }, 'nameplate')
     await bench.type('optics.spotY', '0.11', { origin: 'measured', plusMinus: '0.01' }, 'nameplate')

@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Download, type Locator, type Page } from '@playwright/test'
+import { placeOf } from '../../src/core/document'
+import type { BenchBundle } from '../../src/data'
+import { STAGES } from '../../src/screens/stages'
+
+function partCalled(name: string) {
+  const found = STAGES.flatMap((stage) => stage.parts.map((part) => ({ stage, part }))).find((it) => it.part.name === name)
+  if (found === undefined) throw new Error(`no stage has a part called ${name}`)
+  return found
+}
 
 /** A fact typed by a person; without an origin it is taken as the editor proposes. */
 export interface Typed {
@@ -41,6 +50,48 @@ export class Driver {
     await this.standsOnMotion()
   }
 
+  /** Puts a bench into the browser's store, as if it had been saved there. */
+  async put({ bench, records, files }: BenchBundle): Promise<void> {
+    const row = { id: bench.id, name: bench.name, about: bench.about, revision: 1, birth: bench.id, savedAt: bench.createdAt }
+    const rows = {
+      benches: [{ ...row, marks: {}, document: bench }],
+      records,
+      files: files.map((it) => ({ ...it, bytes: [...it.bytes] })),
+    }
+    if (this.page.url() === 'about:blank') {
+      await this.visit()
+      // Whoever has been to the list of benches has the store.
+      await expect(this.page.getByText('Open the demo bench')).toBeVisible()
+    }
+    await this.page.evaluate(putRows, rows)
+  }
+
+  /** Goes to a stage of a stored bench, or to a part of it, and waits for its sheet. */
+  async openStage(benchId: string, stage: string, part?: string): Promise<void> {
+    const route = this.page.getByRole('navigation', { name: 'Route' })
+    const address = `/bench/${benchId}/${stage}${part === undefined ? '' : `/${part}`}`
+    if (this.page.url().includes(`/bench/${benchId}/`)) {
+      await route.locator(`a[href*="/${stage}"]`).click()
+      const link = this.page.locator(`main nav a[href="${address}"]`)
+      const several = (STAGES.find((it) => it.id === stage)?.parts.length ?? 0) > 1
+      if (several) await link.click()
+    } else await this.page.goto(address)
+    await expect(this.page.locator('main h1')).toBeVisible()
+    await expect(this.page).toHaveURL(new RegExp(`${address}(/\\w+)?$`))
+  }
+
+  /** Paths of all facts that have a field on the sheet that is open, for each axis in turn where they are chosen. */
+  async fieldsShown(): Promise<readonly string[]> {
+    const shown = async (): Promise<string[]> =>
+      this.page.locator('main [data-fact]').evaluateAll((all) => all.map((it) => it.getAttribute('data-fact') ?? ''))
+    const found = await shown()
+    for (const axis of await this.page.getByRole('button', { name: /^[XYZ] axis$/ }).all()) {
+      await axis.click()
+      found.push(...(await shown()))
+    }
+    return found
+  }
+
   /** The field of a fact in the given sentences, or in a cell of the nameplate. */
   field(path: string, place = 'given'): Locator {
     return this.page.locator(`[data-fact="${path}"][data-place="${place}"]`)
@@ -53,7 +104,7 @@ export class Driver {
 
   /** Types and presses Enter, whether or not it will be accepted. */
   async attempt(path: string, text: string, more: Typed = {}, place = 'given'): Promise<void> {
-    if (/^motion\.(corners|squareWithin)/.test(path)) await this.motionPart('Square and level')
+    await this.goToFact(path, place)
     await this.field(path, place).click()
     const editor = this.page.locator('form', { has: this.page.getByRole('button', { name: 'Leave as it was' }) })
     await editor.locator('input').first().fill(text)
@@ -85,12 +136,24 @@ export class Driver {
     await this.page.getByRole('dialog').getByRole('button', { name: words, exact: true }).click()
   }
 
-  async planPart(name: string): Promise<void> {
-    await this.page.getByRole('group', { name: 'Parts of Plan' }).getByRole('button', { name }).click()
+  /** Opens a part of the stage that is open. */
+  async part(name: string): Promise<void> {
+    const { stage, part } = partCalled(name)
+    await this.page
+      .getByRole('navigation', { name: `Parts of ${stage.name}` })
+      .getByRole('link', { name })
+      .click()
+    await expect(this.page).toHaveURL(new RegExp(`/${stage.id}/${part.id}$`))
   }
 
-  async motionPart(name: string): Promise<void> {
-    await this.page.getByRole('group', { name: 'Parts of Motion' }).getByRole('button', { name }).click()
+  /** Opens the part on which a fact is entered, where another one of its stage is open. */
+  private async goToFact(path: string, place: string): Promise<void> {
+    const { stage, part } = placeOf(path) ?? {}
+    const here = new URL(this.page.url()).pathname.split('/')
+    if (place !== 'given' || stage !== here[3] || part === null || part === here[4]) return
+    const there = await this.field(path).count()
+    const name = STAGES.find((it) => it.id === stage)?.parts.find((it) => it.id === part)?.name
+    if (there === 0 && name !== undefined) await this.part(name)
   }
 
   async showAxis(letter: string): Promise<void> {
@@ -205,6 +268,23 @@ export class Driver {
     const { violations } = await axe.analyze()
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((it) => it.html).join(' | ')}`)).toEqual([])
   }
+}
+
+/** Runs in the page: writes rows into the browser's own store. */
+async function putRows(rows: Readonly<Record<string, readonly unknown[]>>): Promise<void> {
+  const done = <T>(request: IDBRequest<T>): Promise<T> =>
+    new Promise((resolve, reject) => {
+      request.onsuccess = () => resolve(request.result)
+      request.onerror = () => reject(request.error ?? new Error('the store did not take it'))
+    })
+  const db = await done(indexedDB.open('fine-kerf'))
+  const stores = db.transaction(Object.keys(rows), 'readwrite')
+  for (const [name, all] of Object.entries(rows)) {
+    for (const row of all as { readonly bytes?: readonly number[] }[]) {
+      await done(stores.objectStore(name).put(row.bytes === undefined ? row : { ...row, bytes: new Uint8Array(row.bytes) }))
+    }
+  }
+  db.close()
 }
 
 async function bytesOf(download: Download): Promise<Buffer> {

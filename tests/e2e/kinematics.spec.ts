@@ -54,7 +54,7 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
 }) => {
   await withTravel(bench, 'Dunnock', '300', '200')
   await bench.choose('motion.kinematics', 'a gantry with two motors')
-  await bench.motionPart('Square and level')
+  await bench.part('Square and level')
   await bench.type('motion.racking.left', '41.2', { origin: 'measured', instrument: 'calipers' })
   await bench.type('motion.racking.right', '40.0', { origin: 'measured', instrument: 'calipers' })
   await bench.expectFigure('Gantry out of square', '0.18') // atan(1.2 / 380)
@@ -67,7 +67,7 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
   await expect(page.getByText('One driver turns both motors alike')).toBeVisible()
 
   // To the back, away from both motors: on each side the belt pulls round its idler, and along X nothing does.
-  await bench.motionPart('Machine')
+  await bench.part('Machine')
   await page.locator('[data-carriage]').press('ArrowUp')
   await expect(page.locator('[data-tight="y"]')).toHaveCount(2)
   await expect(page.locator('[data-tight="x"]')).toHaveCount(0)
@@ -82,7 +82,7 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
   await bench.expectFigure('Travel a turn', '47.1') // π · 1 · 15
   await bench.expectFigure('Nominal steps', '43.2') // 2,037.9 / 47.12
 
-  await bench.motionPart('Drive train')
+  await bench.part('Drive train')
   await bench.type('motion.axes.x.movingMass', '0.9 kg', { origin: 'measured', plusMinus: '0.02' })
   await expect(page.getByRole('img', { name: 'Torque over speed, X axis' })).toBeVisible()
   await bench.expectFigure('Torque to spare', /%/)
@@ -115,7 +115,7 @@ test('a belt is plucked: the stand-in’s is heard within its ±; a refused micr
 }) => {
   await bench.openDemo()
   await expect(page.getByText('stand-in at rest')).toBeVisible()
-  await bench.motionPart('Belts by ear')
+  await bench.part('Belts by ear')
   await page.getByRole('button', { name: 'Pluck the X belt of the stand-in' }).click()
   const tone = bench.field('motion.axes.x.toneA')
   await expect(tone).not.toContainText('80.1')
@@ -132,7 +132,7 @@ test('a belt is plucked: the stand-in’s is heard within its ±; a refused micr
 
 test('heights over the bed give its range, what shims would leave, and a shim for each foot', async ({ bench, page }) => {
   await bench.openDemo()
-  await bench.motionPart('Square and level')
+  await bench.part('Square and level')
   await page.getByRole('button', { name: 'Nine places over the bed' }).click()
   const fields = page.locator('[data-fact^="motion.heights."][data-place="list"]')
   await expect(fields).toHaveCount(9)

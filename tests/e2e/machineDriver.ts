@@ -33,7 +33,7 @@ export class MachineDriver {
   }
 
   async part(name: 'Settings' | 'Faint mark' | 'Scale run'): Promise<void> {
-    await this.page.getByRole('group', { name: 'Parts of Controller' }).getByRole('button', { name }).click()
+    await this.bench.part(name)
   }
 
   async connect(number: number, more: { readonly rate?: string; readonly fault?: string } = {}): Promise<void> {

@@ -11,9 +11,9 @@ test('the demo’s plan says what can be done now; a late parcel moves the end, 
   const finish = page.getByText(/At this pace it is done on/)
   await expect(finish).toContainText('1 of 5 open tasks can be begun now')
   const before = await finish.textContent()
-  await bench.planPart('Parts and cuts')
+  await bench.part('Parts and cuts')
   await page.getByLabel('Day Certified window sheet, 200 × 150 arrives').fill('2026-12-20')
-  await bench.planPart('Schedule')
+  await bench.part('Schedule')
   await expect(finish).not.toHaveText(before ?? '')
   await bench.undo()
   await expect(finish).toHaveText(before ?? '')
@@ -59,7 +59,7 @@ test('a task is done at the bench with its record, its drying is counted, and th
   await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
   await bench.openDemo()
   await page.getByRole('link', { name: /Plan/ }).click()
-  await bench.planPart('At the bench')
+  await bench.part('At the bench')
   const step = page.getByRole('region', { name: 'The step in hand' })
   await expect(step).toContainText('Cut the housing’s panels')
   // No room for its record: that is said, and what was noted stands there when the step is opened again.
@@ -84,7 +84,7 @@ test('a task is done at the bench with its record, its drying is counted, and th
   await expect(page.getByRole('region', { name: 'Written down' })).toContainText('all within 0.4 mm')
   await step.getByRole('button', { name: 'It is done' }).click()
   await expect(page.getByText(/Paint the inside matt black: wait until 18:30 on Wed,? 25 Nov/)).toBeVisible()
-  await bench.planPart('Schedule')
+  await bench.part('Schedule')
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Calendar file' }).click()
   expect(readFileSync(await (await download).path(), 'utf8')).toMatch(
@@ -98,7 +98,7 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
 }) => {
   await bench.openDemo()
   await page.getByRole('link', { name: /Plan/ }).click()
-  await bench.planPart('Parts and cuts')
+  await bench.part('Parts and cuts')
   // Frame 532.4 × 424 outside, bars 20 wide: two sides of 384 and three of 532.4 go into three bars of a metre.
   await expect(page.getByText(/3 bars of 1000\smm, and fewer would not do/)).toBeVisible()
   await bench.type('plan.stock.length', '500', { origin: 'stated' })
@@ -140,7 +140,7 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
   await page.getByRole('button', { name: 'Parts as CSV' }).click()
   expect(readFileSync(await (await download).path(), 'utf8')).toContain('Knob,head,2,needed,1.5,')
 
-  await bench.planPart('Fasteners')
+  await bench.part('Fasteners')
   const belongs = page.getByRole('list', { name: 'Where the screws belong' })
   await expect(belongs).toContainText('8 of M5 × 10 belong to Frame corners.')
   await expect(belongs).toContainText('2 missing for Motors on their plates.')
@@ -186,7 +186,7 @@ test('an empty bench is set up from what is to be built, with its change-over an
   await bench.type('controller.axes.x.steps', '400.000')
   await page.getByRole('button', { name: 'X steps: it is typed in' }).click()
   await page.getByRole('link', { name: /Plan/ }).click()
-  await bench.planPart('At the bench')
+  await bench.part('At the bench')
   const back = page.getByRole('region', { name: 'To put back on the way back' })
   await expect(back).toContainText('X steps')
   await expect(back).toContainText('x/steps = 400.000')

@@ -155,13 +155,15 @@ export function choiceSpecAt(shape: Shape, path: Path): ChoiceSpec | undefined {
   return is?.kind === 'choice' ? is.spec : undefined
 }
 
-/** Paths of the facts and choices of a type; `${string}` stands for an id. */
-export type PathsOf<T> = T extends object
+/** Paths of a type's facts, or of its choices; `${string}` stands for an id. */
+export type PathsOf<T, Leaf extends Fact | Choice> = T extends object
   ? {
-      [K in keyof T & string]: NonNullable<T[K]> extends Fact | Choice<never> | { readonly chosen: unknown }
-        ? K
+      [K in keyof T & string]: NonNullable<T[K]> extends Fact | Choice
+        ? NonNullable<T[K]> extends Leaf
+          ? K
+          : never
         : NonNullable<T[K]> extends object
-          ? `${K}.${PathsOf<NonNullable<T[K]>>}`
+          ? `${K}.${PathsOf<NonNullable<T[K]>, Leaf>}`
           : never
     }[keyof T & string]
   : never

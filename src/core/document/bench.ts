@@ -7,7 +7,9 @@ import {
   moment,
   text,
   word,
+  type Choice,
   type ChoiceSpec,
+  type Fact,
   type FactSpec,
   type Of,
   type Path,
@@ -48,12 +50,25 @@ export const benchShape = group({
 
 export type Bench = Of<typeof benchShape>
 
-/** A place of a fact or choice on a bench; `${string}` stands for an id. */
-export type FactPath = PathsOf<Bench>
+/** Places of facts, and of choices, on a bench; `${string}` stands for an id. A misspelt one does not compile. */
+export type FactPath = PathsOf<Bench, Fact>
+export type ChoicePath = PathsOf<Bench, Choice>
 
 /** What the fact at a path of a bench holds. */
 export function benchFactSpec(path: Path): FactSpec | undefined {
   return factSpecAt(benchShape, path)
+}
+
+/** A path that was put together, as one of a fact. @throws {RangeError} where no fact stands there. */
+export function factPath(path: Path): FactPath {
+  if (benchFactSpec(path) === undefined) throw new RangeError(`no fact stands at ${path}`)
+  return path as FactPath
+}
+
+/** The same for a choice. @throws {RangeError} where no choice stands there. */
+export function choicePath(path: Path): ChoicePath {
+  if (benchChoiceSpec(path) === undefined) throw new RangeError(`no choice stands at ${path}`)
+  return path as ChoicePath
 }
 
 /** What the choice at a path of a bench offers. */

@@ -39,7 +39,7 @@ export const electricalShape = group(
       how: 'Power that follows the speed keeps corners and line ends from burning darker.',
     }),
   },
-  { stage: 'power' },
+  { stage: 'power', part: 'signal' },
 )
 
 export type Electrical = Of<typeof electricalShape>

@@ -4,17 +4,16 @@ import type { Bench } from '../../core/document'
 import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
-import { chosenRun, useChosenInstrument, useInstrument } from './chosen'
+import { useChosenInstrument, useChosenRun, useInstrument } from './chosen'
 import { HandOut } from './HandOut'
 import { Instruments } from './Instruments'
 import { Readings } from './Readings'
 
 /** What the scale run is given, its program, its readings, and what it came to. */
-export function RunGiven({ runId }: { readonly runId: string | null }) {
+export function RunGiven() {
   const bench = useBenchStore((it) => it.bench)
-  const selected = useSession((it) => it.runId)
+  const id = useChosenRun()
   if (bench === null) return null
-  const id = chosenRun(bench, selected, runId)
   return (
     <div className="mt-2 grid gap-4">
       <Closing bench={bench} />

@@ -4,21 +4,20 @@ import { sayQuantity } from '../../core/units'
 import type { Mark } from '../../core/workshop'
 import { planRun, useBenchStore, useMachine, useSession } from '../../state'
 import { Plate, ScaleBar, usePlateFrame, useUnits } from '../../ui'
-import { chosenRun, useInstrument } from './chosen'
+import { useChosenRun, useInstrument } from './chosen'
 import { Head } from './Head'
 
 const Residuals = lazy(async () => ({ default: (await import('./Residuals')).Residuals }))
 const MARGINS = { left: 52, right: 24, top: 22, bottom: 62 }
 
 /** The scale run to scale: as it will be burnt, or as it was, with the reading in hand brought out; and the residuals. */
-export function RunPlate({ runId }: { readonly runId: string | null }) {
+export function RunPlate() {
   const bench = useBenchStore((it) => it.bench)
-  const selected = useSession((it) => it.runId)
+  const id = useChosenRun()
   const instrument = useInstrument()
   const burnt = useMachine((it) => it.burnt)
   const marks = useMachine((it) => it.marks)
   if (bench === null) return null
-  const id = chosenRun(bench, selected, runId)
   const run = id === null ? undefined : bench.calibrate.runs[id]
   const plan = run === undefined ? planRun(bench, instrument) : null
   const shape: RunShape | null = run ?? (plan?.ok === true ? plan.value.shape : null)

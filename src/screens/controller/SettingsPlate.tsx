@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { lineOfSetting } from '../../core/controller'
 import type { Mark } from '../../core/bench'
-import { compareSettings, type Bench, type ComparedSetting, type Standing } from '../../core/document'
+import { choicePath, compareSettings, factPath, type Bench, type ComparedSetting, type Standing } from '../../core/document'
 import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings } from '../../state'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import type { Finding } from '../../core/units'
@@ -53,7 +53,7 @@ function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly be
         {wanted ?? <Unknown row={row} />}
       </td>
       <td className="py-1 pl-1.5 pr-3 whitespace-nowrap">
-        {setting.kind === 'followsSpeed' ? <ChoiceField path={path} /> : <FactField path={path} />}
+        {setting.kind === 'followsSpeed' ? <ChoiceField path={choicePath(path)} /> : <FactField path={factPath(path)} />}
       </td>
       <td className={`py-1 pr-3 ${drawn}`}>
         <span className="flex items-center gap-2">

@@ -1,4 +1,4 @@
-import { worstFirst } from '../../core/bench'
+import type { ReactNode } from 'react'
 import {
   backlash,
   calibratedStepsOf,
@@ -10,30 +10,32 @@ import {
   sizeErrorNow,
 } from '../../core/calibrate'
 import { steps } from '../../core/motion'
-import { scanIds, useBenchStore, useSession, useVerdicts, type ControllerPart } from '../../state'
-import { Consequences, FigureRow, Panel, Records, VerdictRow } from '../../ui'
-import { chosenRun } from './chosen'
+import { scanIds, useBenchStore } from '../../state'
+import { FigureRow, Panel, Side } from '../../ui'
+import { useChosenRun } from './chosen'
+import { LinkPanel } from './LinkPanel'
 
-/** What is worked and judged beside a part of Controller. */
-export function ControllerSide({ part, runId }: { readonly part: ControllerPart; readonly runId: string | null }) {
-  const bench = useBenchStore((it) => it.bench)
-  const selected = useSession((it) => it.runId)
-  const verdicts = useVerdicts('controller')
-  if (bench === null) return null
-  const shown = chosenRun(bench, selected, runId)
+/** What is worked and judged beside the settings. */
+export function StepsSide() {
   return (
-    <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
-      <Consequences />
-      {part === 'run' && shown !== null ? <WorkedRun runId={shown} /> : <WorkedSteps />}
-      <Panel title="Judged">
-        <ul className="m-0 list-none p-0">
-          {worstFirst(verdicts).map((verdict) => (
-            <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
-          ))}
-        </ul>
-      </Panel>
-      <Records stages={['controller']} />
-    </div>
+    <ControllerSide>
+      <WorkedSteps />
+    </ControllerSide>
+  )
+}
+
+/** The same beside a scale run. */
+export function RunSide() {
+  const runId = useChosenRun()
+  return <ControllerSide>{runId === null ? <WorkedSteps /> : <WorkedRun runId={runId} />}</ControllerSide>
+}
+
+function ControllerSide({ children }: { readonly children: ReactNode }) {
+  return (
+    <>
+      <LinkPanel />
+      <Side stage="controller">{children}</Side>
+    </>
   )
 }
 

@@ -1,11 +1,15 @@
 import { create } from 'zustand'
-import type { Bench } from '../../core/document'
-import { NEXT_RUN, useBenchStore } from '../../state'
+import { newestRun } from '../../core/calibrate'
+import { NEXT_RUN, useBenchStore, useSession } from '../../state'
 
 /** The run that is looked at: the one chosen, else the newest; null while the next one is being planned. */
-export function chosenRun(bench: Bench, selected: string | null, newest: string | null): string | null {
-  if (selected === NEXT_RUN) return null
-  return selected !== null && bench.calibrate.runs[selected] !== undefined ? selected : newest
+export function useChosenRun(): string | null {
+  const selected = useSession((it) => it.runId)
+  return useBenchStore(({ bench }) => {
+    if (bench === null || selected === NEXT_RUN) return null
+    const { runs } = bench.calibrate
+    return selected !== null && runs[selected] !== undefined ? selected : newestRun(bench.calibrate)
+  })
 }
 
 /** The instrument that the next run will be read with. */

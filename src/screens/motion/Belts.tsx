@@ -5,6 +5,7 @@ import { tension } from '../../core/motion'
 import { displayUnit, fromCore, printQuantity, sayQuantity, unitOf } from '../../core/units'
 import { listenTo, useBenchStore, useFigure, useMachine } from '../../state'
 import { FactField, Findings, Panel, Plate, Sentence, usePlateFrame, useUnits } from '../../ui'
+import { axisAt } from './axisAt'
 import { useChosenAxis } from './chosenAxis'
 import { AxisPanel } from './Given'
 
@@ -135,7 +136,7 @@ export function BeltsGiven() {
 function GivenOf({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
   const two = axis?.motors.value === 2
-  const at = (key: string): string => `motion.axes.${axisId}.${key}`
+  const at = axisAt(axisId)
   return (
     <div className="grid gap-4">
       <AxisPanel bench={bench} title="Given">

@@ -1,6 +1,7 @@
 import type { Bench } from '../../core/document'
 import { useBenchStore } from '../../state'
 import { ChoiceField, FactField, Panel, Phrase, Sentence } from '../../ui'
+import { axisAt } from './axisAt'
 import { useChosenAxis } from './chosenAxis'
 import { AxisPanel, SharedDriver } from './Given'
 
@@ -28,7 +29,7 @@ export function DriveGiven() {
 
 function Motor({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
-  const at = (key: string): string => `motion.axes.${axisId}.${key}`
+  const at = axisAt(axisId)
   return (
     <Phrase>
       The motor holds <FactField path={at('holdingTorque')} /> at <FactField path={at('ratedCurrent')} />; the current that its

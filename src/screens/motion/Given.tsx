@@ -3,6 +3,7 @@ import { wiringFault, type Axis, type Kinematics, type WiringFault } from '../..
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
 import { ChoiceField, FactField, Panel, Phrase, Sentence } from '../../ui'
+import { axisAt } from './axisAt'
 import { useChosenAxis } from './chosenAxis'
 
 /** The facts of the machine as sentences: how it moves, the chosen axis, what all axes share. */
@@ -124,7 +125,7 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
   const { axisId: id, axis } = useChosenAxis(bench)
   if (axis === undefined) return null
   if (bench.motion.kinematics.chosen === 'mirrors' && axis.letter !== 'Z') return <MirrorAxis id={id} letter={axis.letter} />
-  const at = (key: string): string => `motion.axes.${id}.${key}`
+  const at = axisAt(id)
   return (
     <Phrase>
       <FactField path={at('motors')} /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'} {axis.letter} by{' '}
@@ -163,7 +164,7 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
 /** Two motors of an axis: a driver each, or one that they share. */
 export function SharedDriver({ id, axis }: { readonly id: string; readonly axis: Axis }) {
   if (axis.motors.value !== 2) return null
-  const at = (key: string): string => `motion.axes.${id}.${key}`
+  const at = axisAt(id)
   return (
     <Phrase>
       Both have <ChoiceField path={at('drivers')} />
@@ -179,7 +180,7 @@ export function SharedDriver({ id, axis }: { readonly id: string; readonly axis:
 
 /** An axis of a mirror pair: motor and gear, and how wide the field is. */
 function MirrorAxis({ id, letter }: { readonly id: string; readonly letter: string }) {
-  const at = (key: string): string => `motion.axes.${id}.${key}`
+  const at = axisAt(id)
   return (
     <Phrase>
       The {letter} mirror’s motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at{' '}

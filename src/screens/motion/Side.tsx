@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
-import { shownNumber, worstFirst } from '../../core/bench'
+import type { ComponentType } from 'react'
+import { shownNumber } from '../../core/bench'
 import { calibratedStepsOf, newestRun, runSquareness } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
 import {
@@ -42,38 +42,25 @@ import {
   windingSpeed,
 } from '../../core/motion'
 import { stepsAcrossSpot } from '../../core/optics'
-import { useBenchStore, useFigure, useSession, useVerdicts, type MotionPart } from '../../state'
-import { Consequences, FigureRow, Panel, Records, VerdictRow } from '../../ui'
+import { useBenchStore, useFigure } from '../../state'
+import { FigureRow, Panel, Side, StageLink } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
 
+export const MachineSide = sideOf(WorkedMachine)
+export const DriveSide = sideOf(WorkedDrive)
+export const BeltsSide = sideOf(WorkedBelts)
+export const SquareSide = sideOf(WorkedSquare)
+
 /** What is worked and judged beside a part of Motion. */
-export function MotionSide({ part }: { readonly part: MotionPart }) {
-  const bench = useBenchStore((it) => it.bench)
-  const verdicts = useVerdicts('motion')
-  if (bench === null) return null
-  return (
-    <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
-      <div className="grid gap-5 wide:contents">
-        <Consequences />
-        {part === 'machine' && <WorkedMachine bench={bench} />}
-        {part === 'drive' && <WorkedDrive bench={bench} />}
-        {part === 'belts' && <WorkedBelts bench={bench} />}
-        {part === 'square' && <WorkedSquare bench={bench} />}
-      </div>
-      <div className="grid gap-5 wide:contents">
-        <Panel title="Judged">
-          <ul className="m-0 list-none p-0">
-            {worstFirst(verdicts).map((verdict) => (
-              <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
-            ))}
-          </ul>
-        </Panel>
-        <div className="wide:order-2">
-          <Records stages={['motion', 'controller']} />
-        </div>
-      </div>
-    </div>
-  )
+function sideOf(Worked: ComponentType<{ readonly bench: Bench }>): ComponentType {
+  return function MotionSide() {
+    const bench = useBenchStore((it) => it.bench)
+    return (
+      <Side stage="motion" records={['motion', 'controller']}>
+        {bench !== null && <Worked bench={bench} />}
+      </Side>
+    )
+  }
 }
 
 function WorkedMachine({ bench }: { readonly bench: Bench }) {
@@ -209,9 +196,9 @@ function Calibrated({ bench, axisId }: { readonly bench: Bench; readonly axisId:
     return (
       <p className="border-b border-rule py-1.5 text-[12px] text-second">
         Not calibrated:{' '}
-        <Link className="link" to={`/bench/${bench.id}/controller`} onClick={() => useSession.setState({ part: 'run' })}>
+        <StageLink stage="controller" part="run">
           burn a scale run
-        </Link>
+        </StageLink>
       </p>
     )
   }

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
-import { STAGES } from '../../core/document'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
 import { benches, createBench, importFile, openDemo, openSecondDemo, wordsOf, type BenchSummary } from '../../state'
 import { Findings, Panel } from '../../ui'
+import { STAGES } from '../stages'
 import { BenchList } from './BenchList'
 
 /** The start: the benches of this browser, the demo, an empty one, a file. */

@@ -1,13 +1,13 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
-import { draggedFact, getAt, isFact, showFact, type Path } from '../../core/bench'
-import { benchFactSpec, labelAt } from '../../core/document'
+import { draggedFact, getAt, isFact, showFact } from '../../core/bench'
+import { benchFactSpec, labelAt, type FactPath } from '../../core/document'
 import { dragFact, dropDrag, setFact, useBenchStore } from '../../state'
 import { FactField } from '../FactField'
 import { usePlateFrame } from './Plate'
 
 /** A dimension line after ISO 129-1 between two points of a drawing, in px; `along` is the way it measures. */
 export interface DimensionLine {
-  readonly path: Path
+  readonly path: FactPath
   readonly along: 'x' | 'y'
   /** From, to, in mm along the way it measures. */
   readonly from: number
@@ -53,7 +53,7 @@ function PrintedValue({
   y,
   turned,
 }: {
-  readonly path: Path
+  readonly path: FactPath
   readonly x: number
   readonly y: number
   readonly turned: boolean
@@ -102,7 +102,7 @@ function Handle({
   x,
   y,
 }: {
-  readonly path: Path
+  readonly path: FactPath
   readonly along: 'x' | 'y'
   readonly x: number
   readonly y: number

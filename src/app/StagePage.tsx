@@ -1,0 +1,75 @@
+import { use, useEffect } from 'react'
+import { Navigate } from 'react-router'
+import { addressOf, rememberPart } from '../state'
+import { later, Parts, Sheet } from '../ui'
+import type { PartDef, StageDef } from '../ui/stage'
+
+const Unbuilt = later(async () => (await import('../screens/unbuilt/Unbuilt')).Unbuilt)
+
+type Sheets = ReturnType<StageDef['load']>
+
+/** What each stage shows, asked for once: when it is first drawn, or at idle. */
+const asked = new Map<string, Sheets>()
+
+/** Fetches what a stage shows. */
+export function sheetsOf(stage: StageDef): Sheets {
+  const known = asked.get(stage.id)
+  if (known !== undefined) return known
+  const sheets = stage.load()
+  asked.set(stage.id, sheets)
+  return sheets
+}
+
+/** A stage with one of its parts open; the part stands in the address. */
+export function StagePage(props: { readonly benchId: string; readonly stage: StageDef; readonly part: string | undefined }) {
+  const { benchId, stage, part } = props
+  const found = stage.parts.find((it) => it.id === part)
+  const first = stage.parts[0]
+  useEffect(() => {
+    if (found !== undefined) rememberPart(stage.id, found.id)
+  }, [stage, found])
+  if (first === undefined) return <Unbuilt stage={stage} />
+  if (part === undefined) return <Navigate to={addressOf(benchId, stage.id, first.id) + location.hash} replace />
+  if (found === undefined) return <NoPart stage={stage} name={part} benchId={benchId} />
+  return <PartPage stage={stage} part={found} />
+}
+
+function PartPage({ stage, part }: { readonly stage: StageDef; readonly part: PartDef }) {
+  const sheet = use(sheetsOf(stage))[part.id]
+  if (sheet === undefined) return null
+  if ('sheet' in sheet) return <sheet.sheet />
+  return (
+    <Sheet
+      question={part.question ?? stage.question}
+      about={part.about}
+      plate={
+        <>
+          {stage.parts.length > 1 && <Parts of={stage} open={part.id} />}
+          <sheet.plate />
+        </>
+      }
+      given={<sheet.given />}
+      side={<sheet.side />}
+    />
+  )
+}
+
+function NoPart({ stage, name, benchId }: { readonly stage: StageDef; readonly name: string; readonly benchId: string }) {
+  return (
+    <div className="p-8">
+      <h1 className="text-[22px] font-[680]">
+        {stage.name} has no part called “{name}”
+      </h1>
+      <p className="mt-2">It has these:</p>
+      <ul className="mt-1 list-none p-0">
+        {stage.parts.map((it) => (
+          <li key={it.id}>
+            <a className="link" href={addressOf(benchId, stage.id, it.id)}>
+              {it.name}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,41 @@
+import type { ComponentType } from 'react'
+import { useBenchStore } from '../../state'
+import { AtTheBench } from './AtTheBench'
+import { CutPlate } from './CutPlate'
+import { FastenerPlate } from './FastenerPlate'
+import { Fasteners } from './Fasteners'
+import { Fits } from './Fits'
+import { FreeTime } from './FreeTime'
+import { Goals } from './Goals'
+import { PartsList } from './PartsList'
+import { PutBack } from './PutBack'
+import { SchedulePlate } from './SchedulePlate'
+import { SetUp } from './SetUp'
+import { BenchSide, FastenersSide, PartsSide, ScheduleSide } from './Side'
+import { Stock } from './Stock'
+import { TaskList } from './TaskList'
+
+export const sheets = {
+  schedule: { plate: SchedulePlate, given: given(SetUpFirst, TaskList, FreeTime), side: ScheduleSide },
+  parts: { plate: CutPlate, given: given(Stock, PartsList, Goals), side: PartsSide },
+  fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits), side: FastenersSide },
+  bench: { plate: AtTheBench, given: given(PutBack), side: BenchSide },
+}
+
+function given(...panels: readonly ComponentType[]): ComponentType {
+  return function PlanGiven() {
+    return (
+      <div className="mt-3 grid gap-4">
+        {panels.map((Part, i) => (
+          <Part key={i} />
+        ))}
+      </div>
+    )
+  }
+}
+
+/** What is to be built, as long as there is nothing to do yet. */
+function SetUpFirst() {
+  const isEmpty = useBenchStore(({ bench }) => bench !== null && Object.keys(bench.plan.tasks).length === 0)
+  return isEmpty ? <SetUp /> : null
+}

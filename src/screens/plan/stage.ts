@@ -1,0 +1,26 @@
+import { stage } from '../../ui/stage'
+
+export const plan = stage({
+  id: 'plan',
+  name: 'Plan',
+  question: 'What do I build or buy, what does it cost, what can I do today?',
+  parts: [
+    {
+      id: 'schedule',
+      name: 'Schedule',
+      about: 'Work, drying and parcels in your own free time; what has no float is heavy.',
+    },
+    {
+      id: 'parts',
+      name: 'Parts and cuts',
+      about: 'Bars, rails, plates and belts that the machine itself asks for, cut from stock; and everything else.',
+    },
+    {
+      id: 'fasteners',
+      name: 'Fasteners',
+      about: 'What each joint takes, and which joints the screws in the bag belong to.',
+    },
+    { id: 'bench', name: 'At the bench', about: 'One step after the other, each with the check that closes it.' },
+  ],
+  load: async () => (await import('./sheets')).sheets,
+})

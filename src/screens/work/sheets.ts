@@ -1,0 +1,3 @@
+import { Work } from './Work'
+
+export const sheets = { program: { sheet: Work } }

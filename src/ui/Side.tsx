@@ -1,0 +1,26 @@
+import type { ReactNode } from 'react'
+import { Consequences } from './Consequences'
+import { Judged } from './Judged'
+import { Records } from './Records'
+
+/**
+ * What stands beside a plate: what is to be done again, what is worked, what is judged, what was written down.
+ * @param records Stages whose records are listed; the stage's own unless said.
+ */
+export function Side(props: { readonly stage: string; readonly records?: readonly string[]; readonly children?: ReactNode }) {
+  const { stage, records = [stage], children } = props
+  return (
+    <div className="grid gap-5 sm:grid-cols-2 sm:items-start sm:gap-x-8 wide:grid-cols-1">
+      <div className="grid gap-5 wide:contents">
+        <Consequences />
+        {children}
+      </div>
+      <div className="grid gap-5 wide:contents">
+        <Judged stage={stage} />
+        <div className="wide:order-2">
+          <Records stages={records} />
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,40 @@
+import type { ComponentType } from 'react'
+import type { StageId } from '../core/document'
+
+/** One part of a stage, in the address and above the plate. */
+export interface PartDef {
+  readonly id: string
+  readonly name: string
+  /** What to do with the plate, in a sentence. */
+  readonly about: string
+  /** Where the part asks another question than its stage. */
+  readonly question?: string
+}
+
+/** What a part of a stage shows: plate, given and side of one sheet, or a sheet of its own. */
+export type PartSheet =
+  | { readonly plate: ComponentType; readonly given: ComponentType; readonly side: ComponentType }
+  | { readonly sheet: ComponentType }
+
+/** A stage of the route. Whatever lists, opens or tests stages reads this. */
+export interface StageDef {
+  readonly id: StageId
+  readonly name: string
+  readonly question: string
+  /** Not built yet: what it will take over, in a sentence. */
+  readonly soon?: string
+  /** In the order of the work; the first is open where the address names none. */
+  readonly parts: readonly PartDef[]
+  /** Fetches what the parts show, by id of the part. */
+  readonly load: () => Promise<Readonly<Record<string, PartSheet>>>
+}
+
+/** A stage whose sheets are those of its parts, no more and no less. */
+export function stage<const P extends readonly PartDef[]>(
+  def: Omit<StageDef, 'parts' | 'load'> & {
+    readonly parts: P
+    readonly load: () => Promise<Readonly<Record<P[number]['id'], PartSheet>>>
+  },
+): StageDef {
+  return def
+}

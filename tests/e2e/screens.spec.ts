@@ -1,0 +1,91 @@
+import { eachFact, setAt } from '../../src/core/bench'
+import { hasField, placeOf, type Bench } from '../../src/core/document'
+import { KINEMATICS } from '../../src/core/motion'
+import { heron } from '../../src/data/heron'
+import { STAGES } from '../../src/screens/stages'
+import { expect, test } from './driver'
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any screen (${theme})`, async ({ bench, page }) => {
+    test.setTimeout(240_000)
+    // Of a theme only the colours are another.
+    const look = () => bench.expectNoAxeFindings(theme === 'dark' ? ['color-contrast'] : [])
+    await page.emulateMedia({ colorScheme: theme })
+    await bench.put(heron())
+    await look()
+    for (const stage of STAGES) {
+      for (const part of stage.parts.length === 0 ? [undefined] : stage.parts) {
+        await bench.openStage('heron', stage.id, part?.id)
+        for (const details of await page.locator('main summary').all()) await details.click()
+        await look()
+      }
+    }
+    await bench.openStage('heron', 'motion', 'square')
+    await bench.openWorking('Out of square')
+    await expect(page.locator('.katex').first()).toBeVisible()
+    await look()
+    await bench.field('motion.corners.across').click()
+    await look()
+    await bench.abandon()
+    await page.locator('[data-cell="eyewear"]').click()
+    await look()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Control+k')
+    await expect(page.getByPlaceholder('Find a stage, a fact or a command')).toBeVisible()
+    await look()
+    await page.keyboard.press('Escape')
+    await bench.startEmpty('Bare')
+    await look()
+    await page.goto('/kennel')
+    await look()
+  })
+}
+
+/** What each part of a bench must show: the facts that say they stand there and have a field. */
+function fieldsOf(bench: Bench): ReadonlyMap<string, readonly string[]> {
+  const fields = new Map<string, string[]>()
+  eachFact(bench, (path) => {
+    const place = placeOf(path)
+    if (place === null || place.stage === '' || place.cell !== null || !hasField(bench, path)) return
+    const at = `${place.stage}/${place.part ?? ''}`
+    fields.set(at, [...(fields.get(at) ?? []), path])
+  })
+  return fields
+}
+
+/** Benches that differ in what has a field, without a scale run, so that the next one is being planned. */
+function variants(): readonly Bench[] {
+  const { bench } = heron()
+  const bare = setAt(setAt(bench, 'calibrate.runs', {}), 'calibrate.applied', {})
+  const set = (it: Bench, path: string, value: unknown): Bench => setAt(it, path, value)
+  const named = (it: Bench, id: string): Bench => ({ ...it, id, name: id })
+  const shared = set(set(bare, 'motion.axes.y.drivers.chosen', 'parallel'), 'motion.frame.guides.chosen', 'rails')
+  return [
+    ...Object.keys(KINEMATICS).map((it) => named(set(bare, 'motion.kinematics.chosen', it), it)),
+    ...['reducedBelt', 'screw', 'rack'].map((it) => named(set(shared, 'motion.axes.x.drive.chosen', it), it)),
+  ]
+}
+
+test('every fact has its field where its spec says, whatever the machine', async ({ bench, page }) => {
+  test.setTimeout(240_000)
+  for (const machine of variants()) {
+    await bench.put({ bench: machine, records: [], files: [] })
+    for (const [at, paths] of fieldsOf(machine)) {
+      const [stage = '', part = ''] = at.split('/')
+      expect(
+        STAGES.find((it) => it.id === stage)?.parts.map((it) => it.id),
+        `${at} is no part, for ${paths[0]}`,
+      ).toContain(part)
+      await bench.openStage(machine.id, stage, part)
+      await expect
+        .poll(() => bench.fieldsShown(), { message: `${machine.id}, ${at}` })
+        .toEqual(expect.arrayContaining([...paths]))
+    }
+  }
+  // The part is in the address: it survives that the page is loaded anew, and a fact's own address opens its field.
+  await page.goto('/bench/screw/motion/drive#motion.axes.y.holdingTorque')
+  await expect(page.getByRole('button', { name: 'Leave as it was' })).toBeVisible()
+  await page.reload()
+  await expect(page).toHaveURL(/\/motion\/drive/)
+  await expect(page.getByRole('link', { name: 'Drive train' })).toHaveAttribute('aria-current', 'page')
+})

@@ -63,7 +63,8 @@ module.exports = {
       name: 'enter-by-index',
       severity: 'error',
       from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/core/[^/]+/', pathNot: ['^src/core/$1/', '/index\\.ts$'] },
+      // What a domain works and judges is fetched on its own, so that the rest of it does not come along.
+      to: { path: '^src/core/[^/]+/', pathNot: ['^src/core/$1/', '/index\\.ts$', '/domain\\.ts$'] },
     },
     {
       name: 'enter-core-by-index',

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium'
 import { serveBuild } from '../scripts/serveBuild'
-import { setAt, type Fact } from '../src/core/bench'
+import { argsOfFigure, setAt, type Fact } from '../src/core/bench'
 import { engineFor, FIGURES, judgeAll, type Bench } from '../src/core/document'
 import { heron } from '../src/data/heron'
 import { median } from './engine'
@@ -29,11 +29,7 @@ const SHOWN = [
 /** Every figure of the bench with its ±, and every verdict: what opening it afresh costs. */
 function everything(bench: Bench): void {
   const engine = engineFor(bench)
-  const ids = Object.keys(bench.motion.axes)
-  for (const def of FIGURES) {
-    if (def.work.length <= 1) engine.byId(def.id, [])
-    else for (const axis of ids) engine.byId(def.id, [axis])
-  }
+  for (const def of FIGURES) for (const args of argsOfFigure(def, bench)) engine.byId(def.id, args)
   judgeAll(engine)
 }
 

@@ -19,7 +19,14 @@ export async function scriptBeforeFirstPicture(): Promise<number> {
     const sizes: Promise<number>[] = []
     let counting = true
     second.on('response', (it) => {
-      if (counting && it.url().endsWith('.js')) sizes.push(it.body().then((body) => gzipSync(body).length))
+      if (counting && it.url().endsWith('.js'))
+        sizes.push(
+          it.body().then((body) => {
+            const size = gzipSync(body).length
+            if (process.env['SHOW'] !== undefined) console.log(size, it.url().split('/').pop())
+            return size
+          }),
+        )
     })
     await second.goto(url)
     await second.locator('[data-plate] svg').waitFor()

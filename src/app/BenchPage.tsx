@@ -2,7 +2,7 @@ import { Suspense, useEffect, useState } from 'react'
 import { Navigate, useLocation, useParams } from 'react-router'
 import type { Finding } from '../core/units'
 import { STAGES, stageOf } from '../screens/stages'
-import { addressOf, connectDemo, openBench, revealFact, useBenchStore } from '../state'
+import { addressOf, connectDemo, loadDomains, openBench, revealFact, useBenchStore } from '../state'
 import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
@@ -105,7 +105,7 @@ function useIdleWork(open: boolean): void {
       void fetchLater()
       // What cannot be fetched is said where it is drawn.
       for (const stage of STAGES) sheetsOf(stage).catch(() => undefined)
-      useBenchStore.setState({ worked: true })
+      void loadDomains().then(() => useBenchStore.setState({ worked: true }))
       void connectDemo()
     }
     let idle: number | undefined

@@ -17,7 +17,7 @@ import {
   Quantity,
   useUnits,
   VerdictMark,
-  VerdictRow,
+  Verdicts,
 } from '../ui'
 
 const BenchMenu = later(async () => (await import('./BenchMenu')).BenchMenu)
@@ -247,7 +247,6 @@ function BeamCell() {
 
 function EyewearCell() {
   const needed = useFigure(densityWatching)
-  const verdicts = useVerdicts('safety')
   const value = needed === null ? null : shownNumber(needed.result)
   const od = value === null ? null : densityToAskFor(value, needed?.doubt?.expanded ?? 0).toFixed(1)
   const shown =
@@ -265,11 +264,7 @@ function EyewearCell() {
         The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
         at the wavelength of your diode.
       </p>
-      <ul className="m-0 list-none p-0">
-        {verdicts.map((verdict) => (
-          <VerdictRow key={verdict.def.id} verdict={verdict} />
-        ))}
-      </ul>
+      <Verdicts stage="safety" />
       <FigureRow def={densityWatching} args={[]} />
       <FigureRow def={densityGlance} args={[]} />
       <FigureRow def={limitWatching} args={[]} />
@@ -282,14 +277,29 @@ function EyewearCell() {
 }
 
 function Stops() {
+  const worked = useBenchStore((it) => it.worked)
+  return worked ? <StopCount /> : <StopsLastSaved />
+}
+
+function StopCount() {
   const stops = useVerdicts().filter((it) => it.mark === 'stop').length
+  return <StopMark any={stops > 0} words={stops === 0 ? 'no stop' : stops === 1 ? '1 stop' : `${stops} stops`} />
+}
+
+/** Until all is judged: whether there was a stop when the bench was last saved. */
+function StopsLastSaved() {
+  const any = useBenchStore((it) => Object.values(it.savedMarks).includes('stop'))
+  return <StopMark any={any} words={any ? 'stops' : 'no stop'} pale />
+}
+
+function StopMark({ any, words, pale = false }: { readonly any: boolean; readonly words: string; readonly pale?: boolean }) {
   return (
     <div
       className="sticky right-0 ml-auto flex min-h-[51px] shrink-0 items-center gap-2 border-l border-rule bg-paper px-4 md:border-l-0"
       role="status"
     >
-      <VerdictMark mark={stops > 0 ? 'stop' : null} label="" />
-      <span className="whitespace-nowrap text-[13px]">{stops === 0 ? 'no stop' : stops === 1 ? '1 stop' : `${stops} stops`}</span>
+      <VerdictMark mark={any ? 'stop' : null} label="" pale={pale} />
+      <span className="whitespace-nowrap text-[13px]">{words}</span>
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { use, useEffect } from 'react'
 import { Navigate } from 'react-router'
-import { addressOf, rememberPart } from '../state'
+import { addressOf, loadDomains, rememberPart } from '../state'
 import { later, Parts, Sheet } from '../ui'
 import type { PartDef, StageDef } from '../ui/stage'
 
@@ -15,7 +15,7 @@ const asked = new Map<string, Sheets>()
 export function sheetsOf(stage: StageDef): Sheets {
   const known = asked.get(stage.id)
   if (known !== undefined) return known
-  const sheets = stage.load()
+  const sheets = Promise.all([stage.load(), loadDomains(stage.domains)]).then(([made]) => made)
   asked.set(stage.id, sheets)
   return sheets
 }

@@ -36,7 +36,7 @@ describe('the demo', () => {
     expect(readBench(bundle.bench).ok).toBe(true)
     const engine = engineFor(bundle.bench)
     const marks = judgeAll(engine).map((it) => `${it.def.id} ${it.mark}`)
-    expect(marks.filter((it) => !it.endsWith('good'))).toEqual([
+    const open = [
       'motion.squareEnough unknown', // both diagonals, read with the rule, decide it
       'motion.beltsAlike look',
       'optics.dotsAlike unknown',
@@ -45,7 +45,8 @@ describe('the demo', () => {
       'plan.everythingOrdered look', // the hose
       'plan.bagEnough look', // two screws of the motors
       'plan.workFits look', // Y has a centimetre beyond the largest work
-    ])
+    ]
+    expect(marks.filter((it) => !it.endsWith('good')).sort()).toEqual(open.sort())
     expect(consequences(engine, bundle.records, [])).toEqual([])
   })
 })

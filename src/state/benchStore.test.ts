@@ -1,8 +1,9 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { consequences } from '../core/bench'
 import { STAGE_IDS, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { dragFact, editBench, openInStore, redo, setFact, shownBench, undo, useBenchStore } from './benchStore'
+import { loadDomains } from './domains'
 import { engineOf } from './evaluate'
 
 const { bench, records } = heron()
@@ -11,6 +12,7 @@ const speed = () => state().bench?.motion.wantedSpeed.value
 const set = (value: number) =>
   setFact('motion.wantedSpeed', { ...bench.motion.wantedSpeed, value, typed: String(value) }, `speed ${value}`)
 
+beforeAll(() => loadDomains())
 beforeEach(() => openInStore({ bench, records, files: [], revision: 1, savedMarks: {} }, ''))
 
 describe('undo (T12)', () => {

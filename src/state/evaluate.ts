@@ -1,5 +1,6 @@
 import {
   consequences,
+  createEngine,
   type Consequence,
   type Engine,
   type FigureDef,
@@ -8,18 +9,33 @@ import {
   type WithDoubt,
   worstMark,
 } from '../core/bench'
-import { engineFor, judgeAll, STAGE_IDS, type Bench } from '../core/document'
+import { scatter } from '../core/calibrate'
+import { benchFactSpec, judgeDomains, RENAMED_FIGURES, STAGE_IDS, type Bench } from '../core/document'
 import { shownBench, useBenchStore } from './benchStore'
+import { areAllHere, loadDomains, loadedDomains, onDomain } from './domains'
 
-/** One engine a bench: it remembers, so it is kept between renders. */
+/** One engine a bench: it remembers, so it is kept between renders. Readings name their scatter, so it is always listed. */
 let current: Engine<Bench> | null = null
 
 /** The engine, brought to a document. Cheap where the document is the one it has. */
 export function engineOf(bench: Bench): Engine<Bench> {
-  if (current?.bench.id !== bench.id) current = engineFor(bench)
+  if (current?.bench.id !== bench.id) {
+    const figures = loadedDomains().flatMap((it) => it.figures)
+    current = createEngine(bench, {
+      figures: [scatter, ...figures.filter((it) => it !== scatter)],
+      specAt: benchFactSpec,
+      renamed: RENAMED_FIGURES,
+    })
+  }
   current.update(bench)
   return current
 }
+
+onDomain(({ figures }) => {
+  current?.add(figures)
+  judged = new WeakMap()
+  lastConsequences = null
+})
 
 /** A figure of the open bench with its ±; null where no bench is open. The ± of what is dragged rests until it is let go. */
 export function useFigure<A extends readonly string[], T>(def: FigureDef<Bench, A, T>, ...args: A): WithDoubt<T> | null {
@@ -43,15 +59,15 @@ function withoutDoubt<T>(evaluation: Omit<WithDoubt<T>, 'doubt'>): WithDoubt<T> 
   return made
 }
 
-const judged = new WeakMap<Bench, Map<string, readonly Verdict[]>>()
+let judged = new WeakMap<Bench, Map<string, readonly Verdict[]>>()
 
-/** The verdicts of a bench at rest, of one stage or all. */
+/** The verdicts of a bench at rest, of one stage or all; of the domains that are here. */
 export function verdictsOf(bench: Bench, stage?: string): readonly Verdict[] {
   const byStage = judged.get(bench) ?? new Map<string, readonly Verdict[]>()
   judged.set(bench, byStage)
   const known = byStage.get(stage ?? '')
   if (known !== undefined) return known
-  const made = judgeAll(engineOf(bench), stage)
+  const made = judgeDomains(engineOf(bench), loadedDomains(), stage)
   byStage.set(stage ?? '', made)
   return made
 }
@@ -65,7 +81,17 @@ export function useVerdicts(stage?: string): readonly Verdict[] {
 
 const NONE: readonly never[] = []
 
-/** The mark of every stage: its worst verdict. */
+/** The same of all domains, which are fetched for it. */
+export async function allMarksOf(bench: Bench): Promise<Readonly<Record<string, Mark | null>>> {
+  if (!areAllHere()) await loadDomains().catch(() => undefined)
+  const marks = marksOf(bench)
+  if (areAllHere()) return marks
+  // What cannot be judged just now keeps the mark that it was last saved with.
+  const known = Object.entries(marks).filter(([, mark]) => mark !== null)
+  return { ...useBenchStore.getState().savedMarks, ...Object.fromEntries(known) }
+}
+
+/** The mark of every stage: its worst verdict, of the domains that are here. */
 export function marksOf(bench: Bench): Readonly<Record<string, Mark | null>> {
   const verdicts = verdictsOf(bench)
   return Object.fromEntries(
@@ -77,8 +103,9 @@ let lastConsequences: { bench: Bench; records: readonly unknown[]; found: readon
 
 /** Records that the present bench has touched or made stale, in the order in which to redo them. */
 export function useConsequences(): readonly Consequence[] {
-  return useBenchStore(({ bench, records, overlay }) => {
-    if (bench === null) return NONE
+  return useBenchStore(({ bench, records, overlay, worked }) => {
+    // Whether a record still holds is known when every figure is here that one may name.
+    if (bench === null || !worked) return NONE
     if (overlay !== null) return lastConsequences?.found ?? NONE
     if (lastConsequences?.bench !== bench || lastConsequences.records !== records) {
       lastConsequences = { bench, records, found: consequences(engineOf(bench), records, STAGE_IDS) }

@@ -12,7 +12,8 @@ import {
   type Stand,
 } from '../data'
 import { openInStore, useBenchStore, type SaveState } from './benchStore'
-import { marksOf } from './evaluate'
+import { areAllHere } from './domains'
+import { allMarksOf, marksOf } from './evaluate'
 import { newId } from './ids'
 import { dropLeft, keepLeft, leftOf, takeUp, type Left } from './journal'
 import { swapDrafts } from './session'
@@ -167,7 +168,8 @@ export function saveLeftBench(bench: Bench, stand: Stand): Promise<SaveState> {
 
 async function save(bench: Bench, stand: Stand): Promise<SaveResult> {
   onItsWay = bench
-  const result = await answered(saveBench(db, bench, marksOf(bench), stand, now())).catch(failedResult)
+  const marks = areAllHere() ? marksOf(bench) : await allMarksOf(bench)
+  const result = await answered(saveBench(db, bench, marks, stand, now())).catch(failedResult)
   onItsWay = null
   if (result.kind === 'saved') lastSaved = { id: bench.id, revision: result.revision, birth: stand.birth }
   return result
@@ -230,8 +232,9 @@ export async function askForLastingStorage(): Promise<void> {
 }
 
 /** Stores a bench with all that belongs to it. */
-export function addWhole(bundle: BenchBundle, birth: string): Promise<SaveResult> {
-  return answered(addBundle(db, bundle, marksOf(bundle.bench), now(), birth)).catch(failedResult)
+export async function addWhole(bundle: BenchBundle, birth: string): Promise<SaveResult> {
+  const marks = await allMarksOf(bundle.bench)
+  return answered(addBundle(db, bundle, marks, now(), birth)).catch(failedResult)
 }
 
 /** What a save comes to for the open bench. */

@@ -50,7 +50,9 @@ function Stale({
         <span className="text-second">({record.at.slice(0, 10)}) is stale.</span> {record.redo}
       </p>
       {moved.map(({ figure, args, then, now }) => {
-        const is = engineOf(bench).byId(figure, args)
+        const engine = engineOf(bench)
+        if (!engine.has(figure)) return <Gone key={`${figure}${args.join()}`} figure={figure} />
+        const is = engine.byId(figure, args)
         const unit = figureUnit(is, system)
         const letter = bench.motion.axes[args[0] ?? '']?.letter
         return (
@@ -66,5 +68,15 @@ function Stale({
       })}
       {because.length > 0 && <p className="text-[13px] text-second">Rests on: {because.join(', ')}.</p>}
     </div>
+  )
+}
+
+/** A figure that a record names and that this version does not work: said, so that nobody takes it for proved. */
+function Gone({ figure }: { readonly figure: string }) {
+  return (
+    <p className="text-[13px] text-second">
+      It rests on a figure called <code>{figure}</code>, which this version of Fine Kerf does not work; whether it still holds is
+      not known.
+    </p>
   )
 }

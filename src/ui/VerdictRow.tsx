@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react'
 import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type AnyFigure, type Verdict } from '../core/bench'
-import { ENGINE_CONFIG, labelAt, type Bench } from '../core/document'
+import { benchFactSpec, labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf, useBenchStore } from '../state'
 import { useUnits } from './Quantity'
@@ -68,7 +68,7 @@ function WhatDecides({
   readonly bench: Bench
   readonly otherwise: ReactNode
 }) {
-  const advice = useMemo(() => measureNext(engineOf(bench), verdict, ENGINE_CONFIG), [verdict, bench])
+  const advice = useMemo(() => measureNext(engineOf(bench), verdict, benchFactSpec), [verdict, bench])
   const name = (path: string): string => lowerFirst(labelAt(bench, path))
   if (advice.kind === 'none') {
     const [first] = advice.ranking

@@ -45,7 +45,9 @@ function pickOf(by: string, bench: Bench, [first = '']: readonly string[]): stri
 
 function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
   const [id = '', ...args] = key.split('|')
-  const used = engineOf(bench).byId(id, args)
+  const engine = engineOf(bench)
+  if (!engine.has(id)) return '\\dots'
+  const used = engine.byId(id, args)
   const value = shownNumber(used.result)
   return value === null ? '?' : texNumber(sayQuantity(value, null, figureUnit(used, system)))
 }

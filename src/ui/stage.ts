@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import type { StageId } from '../core/document'
+import type { DomainId, StageId } from '../core/document'
 
 /** One part of a stage, in the address and above the plate. */
 export interface PartDef {
@@ -25,6 +25,8 @@ export interface StageDef {
   readonly soon?: string
   /** In the order of the work; the first is open where the address names none. */
   readonly parts: readonly PartDef[]
+  /** What works and judges what the parts show: fetched with them. */
+  readonly domains: readonly DomainId[]
   /** Fetches what the parts show, by id of the part. */
   readonly load: () => Promise<Readonly<Record<string, PartSheet>>>
 }

@@ -35,6 +35,8 @@ export interface EngineConfig {
   readonly figures: readonly AnyFigure[]
   /** Range of the fact at a path, so that a nudge does not leave it. */
   readonly specAt: (path: Path) => Pick<FactSpec, 'min' | 'max'> | undefined
+  /** What figures were called before, for records that name them so. */
+  readonly renamed?: Readonly<Record<string, string>>
 }
 
 export interface Engine<B extends object> {
@@ -48,6 +50,12 @@ export interface Engine<B extends object> {
   /** The same by id, for records and verdicts. @throws {RangeError} for an id that is not listed. */
   byId(id: string, args: readonly string[]): WithDoubt
   valueById(id: string, args: readonly string[]): Evaluation
+  /** Lists more figures, so that they are found by id. @throws {RangeError} where another one has the id. */
+  add(figures: readonly AnyFigure[]): void
+  /** Whether a figure is listed under an id. */
+  has(id: string): boolean
+  /** The same figures over another document, with nothing remembered. */
+  over(bench: B): Engine<B>
   /** How often a figure's work ran: on the bench, and under a nudge. For tests and benchmarks. */
   readonly counts: { worked: number; nudged: number }
 }
@@ -96,8 +104,8 @@ class UsesUnknown extends Error {
  * @throws {RangeError} where two figures share an id.
  */
 export function createEngine<B extends object>(first: B, config: EngineConfig): Engine<B> {
-  const defs = new Map(config.figures.map((def) => [def.id, def]))
-  if (defs.size !== config.figures.length) throw new RangeError('two figures share an id')
+  const defs = new Map<string, AnyFigure>()
+  add(config.figures)
   const memos = new Map<FigureKey, Memo>()
   const readBy = new Map<Path, Set<FigureKey>>()
   const usedBy = new Map<FigureKey, Set<FigureKey>>()
@@ -109,6 +117,14 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
   let bench = first
   let now = 0
   const seenAt = (path: Path): unknown => (path === NOW ? now : plainAt(bench, path))
+
+  function add(figures: readonly AnyFigure[]): void {
+    for (const def of figures) {
+      const other = defs.get(def.id)
+      if (other !== undefined && other !== def) throw new RangeError(`two figures are called ${def.id}`)
+      defs.set(def.id, def)
+    }
+  }
 
   function update(next: B): void {
     if (next === bench) return
@@ -272,7 +288,7 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
         return whole
       },
       figure: (used, ...usedArgs) => {
-        const result = use(used, usedArgs)
+        const result = use(used as AnyFigure, usedArgs)
         if (!result.known) throw new UsesUnknown(result.why)
         return result.value as never
       },
@@ -311,8 +327,10 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
 
   /** Standard uncertainty of a fact; that of a pooled reading is the scatter it shares, where that is known. */
   function spreadOf(doubt: Doubt, pools: Set<Memo>): { u: number; dof: number; pool?: string } {
-    if (doubt.kind === 'pooled') {
-      const pool = evaluate(listed(doubt.figure), doubt.args)
+    // A pool that this version does not work leaves the instrument's own.
+    const scattered = doubt.kind === 'pooled' ? found(doubt.figure) : undefined
+    if (doubt.kind === 'pooled' && scattered !== undefined) {
+      const pool = evaluate(scattered, doubt.args)
       pools.add(pool)
       const scatter = pool.result.known ? pool.result.value : null
       if (isOwn(scatter)) return { u: scatter.value, dof: scatter.dof ?? Infinity, pool: pool.key }
@@ -345,8 +363,12 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     return { value: node.value, u, dof, pool, reach, rectangular: node.doubt.kind === 'halfWidth', range: config.specAt(path) }
   }
 
+  function found(id: string): AnyFigure | undefined {
+    return defs.get(id) ?? defs.get(config.renamed?.[id] ?? '')
+  }
+
   function listed(id: string): AnyFigure {
-    const def = defs.get(id)
+    const def = found(id)
     if (def === undefined) throw new RangeError(`no figure is called ${id}`)
     return def
   }
@@ -361,6 +383,9 @@ export function createEngine<B extends object>(first: B, config: EngineConfig): 
     withDoubt: (def, ...args) => withDoubt(def, args) as WithDoubt<never>,
     byId: (id, args) => withDoubt(listed(id), args),
     valueById: (id, args) => evaluate(listed(id), args),
+    add,
+    has: (id) => found(id) !== undefined,
+    over: (other) => createEngine(other, { ...config, figures: [...defs.values()] }),
     counts,
   }
 }

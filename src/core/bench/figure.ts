@@ -1,5 +1,6 @@
 import type { Quantity, UnitId } from '../units'
 import type { Path } from './path'
+import type { Subject } from './subject'
 import type { Plain } from './view'
 
 /** What a figure works from. Reading a fact nobody entered makes the figure unknown and names the fact. */
@@ -23,7 +24,10 @@ export type DoubtMethod = 'nudge' | 'alternatives' | { readonly own: string } | 
 
 /** A figure: a pure function of the bench with its formula and its source. */
 export interface FigureDef<B, A extends readonly string[] = readonly string[], T = number> {
+  /** `domain.name`; once shipped it is never changed, for records name it. */
   readonly id: string
+  /** What it is worked for; without it, the bench. */
+  readonly of?: Subject<B, A>
   readonly label: string
   readonly quantity: Quantity
   /** Units to show it in, where the system's own would be clumsy (µm for a step). */
@@ -49,7 +53,7 @@ export interface OwnDoubt {
 
 /** Defines a figure over a part B of the bench, with everything else inferred. */
 export function figureOf<B>() {
-  return <const A extends readonly string[], T>(def: FigureDef<B, A, T>): FigureDef<B, A, T> => def
+  return <A extends string[], T>(def: FigureDef<B, A, T>): FigureDef<B, A, T> => def
 }
 
 // The one place where a definition's own types are set aside; `createEngine` hands each what it was written for.

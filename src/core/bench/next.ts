@@ -1,4 +1,4 @@
-import { createEngine, type Engine, type EngineConfig } from './engine'
+import type { Engine } from './engine'
 import { isFact, type Fact, type FactSpec } from './fact'
 import { bestInstrument, type Instrument, type Instruments } from './instrument'
 import { getAt, setAt, type Path } from './path'
@@ -27,12 +27,12 @@ const TRIED = 6
 export function measureNext<B extends { readonly instruments: Instruments }>(
   engine: Engine<B>,
   verdict: Verdict,
-  config: EngineConfig & { readonly specAt: (path: Path) => FactSpec | undefined },
+  specAt: (path: Path) => FactSpec | undefined,
 ): Advice {
-  const ranking = rank(engine, verdict, config.specAt)
+  const ranking = rank(engine, verdict, specAt)
   const usable = ranking.filter((it) => it.instrument !== null).slice(0, TRIED)
   const decides = (measured: readonly Candidate[]): boolean => {
-    const scratch = createEngine(measured.reduce(measuredBench, engine.bench), config)
+    const scratch = engine.over(measured.reduce(measuredBench, engine.bench))
     return !judge(scratch, verdict.def, verdict.args).straddles
   }
   const one = usable.find((it) => decides([it]))

@@ -57,6 +57,13 @@ describe('records against the bench of now (T11)', () => {
     expect(consequences(engine, records, ROUTE)).toEqual([])
   })
 
+  it('of a figure that is not worked any more is stale and breaks nothing; one that was renamed is found', () => {
+    const old = record('r', 'motion', { gave: [{ figure: 'old.steps', args: [], value: 80, same: 0.05 }] })
+    expect(found(first, [old])).toEqual(['r stale'])
+    const renamed = createEngine(first, { figures: [steps], specAt: () => undefined, renamed: { 'old.steps': 'steps' } })
+    expect(consequences(renamed, [old], ROUTE)).toEqual([])
+  })
+
   it('leaves out what was done again later: the same thing to redo, on the same stage', () => {
     const done = { redo: 'Type the steps again.' }
     const older = record('older', 'controller', done)

@@ -1,5 +1,6 @@
 import { shownNumber } from './doubt'
 import type { Engine } from './engine'
+import { inOrder } from './order'
 import { plainAt, type Path } from './path'
 
 /**
@@ -42,6 +43,7 @@ export interface Consequence {
     readonly figure: string
     readonly args: readonly string[]
     readonly then: number
+    /** Null where it is not known, or is not worked by this version at all. */
     readonly now: number | null
   }[]
   readonly touched: readonly { readonly path: Path; readonly then: unknown; readonly now: unknown }[]
@@ -96,7 +98,7 @@ export function consequences<B extends object>(
 
 function movedFrom<B extends object>(engine: Engine<B>, given: BenchRecord['gave'][number]): Consequence['moved'] {
   const { figure, args, value: then, same } = given
-  const now = shownNumber(engine.valueById(figure, args).result)
+  const now = engine.has(figure) ? shownNumber(engine.valueById(figure, args).result) : null
   const moved = now === null || Math.abs(now - then) > same
   return moved ? [{ figure, args, then, now }] : []
 }
@@ -113,18 +115,12 @@ function latestOf(records: readonly BenchRecord[]): readonly BenchRecord[] {
 }
 
 /** Topological over `beneath`; among the free ones by route, then by time. Records in a ring come last, by time. */
-function redoOrder(records: readonly BenchRecord[], stageOrder: readonly string[]): BenchRecord[] {
-  const byRoute = [...records].sort(
-    (p, q) => stageOrder.indexOf(p.stage) - stageOrder.indexOf(q.stage) || p.at.localeCompare(q.at) || p.id.localeCompare(q.id),
-  )
-  const waiting = new Set(byRoute.map(({ id }) => id))
-  const out: BenchRecord[] = []
-  while (out.length < byRoute.length) {
-    const free = byRoute.find(({ id, beneath }) => waiting.has(id) && !beneath.some((under) => waiting.has(under)))
-    const next = free ?? byRoute.find(({ id }) => waiting.has(id))
-    if (next === undefined) break
-    waiting.delete(next.id)
-    out.push(next)
-  }
-  return out
+function redoOrder(records: readonly BenchRecord[], stageOrder: readonly string[]): readonly BenchRecord[] {
+  const route = new Map(stageOrder.map((stage, i) => [stage, i]))
+  const placeOf = ({ stage }: BenchRecord): number => route.get(stage) ?? -1
+  const byRoute = [...records].sort((p, q) => placeOf(p) - placeOf(q) || p.at.localeCompare(q.at) || p.id.localeCompare(q.id))
+  return inOrder(
+    byRoute.map(({ id }) => id),
+    new Map(byRoute.map(({ id, beneath }) => [id, beneath])),
+  ).flatMap((i) => byRoute[i] ?? [])
 }

@@ -11,7 +11,7 @@ import {
   type Fact,
   type FactSpec,
   type Instrument,
-  type VerdictDef,
+  type AnyVerdict,
 } from '.'
 
 interface Toy {
@@ -30,10 +30,10 @@ const margin = figureOf<Toy>()({
   doubt: 'nudge',
   work: ({ bench }): number => bench.x + bench.y,
 })
-const rule: VerdictDef = { id: 'v', stage: 's', margin, goodFrom: 1, stopBelow: 0, say: () => ({ head: '', why: '' }) }
+const rule: AnyVerdict = { id: 'v', stage: 's', margin, goodFrom: 1, stopBelow: 0, say: () => ({ head: '', why: '' }) }
 const lengths: FactSpec = { label: 'x', quantity: 'length', min: -100, max: 100 }
 const config = { figures: [margin], specAt: () => lengths }
-const markOf = (x: Fact, over: Partial<VerdictDef> = {}, y: Fact = exactly(0)) =>
+const markOf = (x: Fact, over: Partial<AnyVerdict> = {}, y: Fact = exactly(0)) =>
   judge(createEngine({ x, y, instruments: {} }, config), { ...rule, ...over }, [])
 
 describe('a margin against its limits (T9)', () => {
@@ -79,7 +79,7 @@ describe('what to measure next (T14)', () => {
   })
   const advise = (x: Fact, y: Fact, instruments: Toy['instruments']) => {
     const engine = createEngine({ x, y, instruments }, config)
-    return measureNext(engine, judge(engine, rule, []), config)
+    return measureNext(engine, judge(engine, rule, []), config.specAt)
   }
   const fine = { fine: tool('Fine', 50, 0.01), short: tool('Short', 1, 0.001) }
 

@@ -2,7 +2,7 @@ import type { Finding } from '../units'
 import { shownNumber, type Doubted } from './doubt'
 import type { Engine, WithDoubt } from './engine'
 import { isChoice, isFact } from './fact'
-import type { AnyFigure, Unknown } from './figure'
+import type { AnyFigure, FigureDef, Unknown } from './figure'
 import { getAt, type Path } from './path'
 
 /** What a figure held against a limit comes to. */
@@ -19,12 +19,14 @@ export interface Wording {
   readonly next?: { readonly words: string; readonly path: Path }
 }
 
-export interface VerdictDef {
+export interface VerdictDef<B, A extends readonly string[]> {
   readonly id: string
   /** The stage that owns it. */
   readonly stage: string
-  /** The margin figure: limit and value worked together. */
-  readonly margin: AnyFigure
+  /** The margin figure: limit and value worked together. It is judged for all that the margin is of. */
+  readonly margin: FigureDef<B, A>
+  /** Only then is it judged: what nobody has begun to measure is not. */
+  readonly when?: (bench: B, ...args: A) => boolean
   /** The margin from which it is good, in the margin's own unit. */
   readonly goodFrom: number
   /** The margin below which it is a stop; between the two, look. */
@@ -38,7 +40,7 @@ export interface VerdictDef {
   readonly settled?: (margin: number, guesses: readonly Path[]) => boolean
   readonly say: (context: {
     readonly mark: Mark
-    readonly args: readonly string[]
+    readonly args: A
     /** The margin as a number; NaN where it is unknown. */
     readonly margin: number
     /** Reads another figure for the sentence: its value and ±, printed. */
@@ -52,8 +54,16 @@ export interface VerdictDef {
   }) => Wording
 }
 
+/** Defines a verdict over a part B of the bench; what it is judged for follows from its margin. */
+export function verdictOf<B>() {
+  return <A extends string[]>(def: VerdictDef<B, A>): VerdictDef<B, A> => def
+}
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a list of verdicts is heterogeneous by nature
+export type AnyVerdict = VerdictDef<any, any>
+
 export interface Verdict {
-  readonly def: VerdictDef
+  readonly def: AnyVerdict
   readonly args: readonly string[]
   readonly mark: Mark
   /** The margin's interval crosses a limit. */
@@ -68,8 +78,8 @@ export interface Verdict {
  * Judges one margin: good, look or stop where the whole interval agrees; not known yet where it straddles the stop
  * limit (a hazard: stop); look where it straddles good and look (T9).
  */
-export function judge<B extends object>(engine: Engine<B>, def: VerdictDef, args: readonly string[]): Verdict {
-  const margin = engine.byId(def.margin.id, args)
+export function judge<B extends object>(engine: Engine<B>, def: AnyVerdict, args: readonly string[]): Verdict {
+  const margin: WithDoubt = engine.withDoubt(def.margin as FigureDef<B>, ...args)
   const value = shownNumber(margin.result)
   const assumed = [...margin.leaves].filter((path) => isAssumed(getAt(engine.bench, path)))
   const base = { def, args, margin, assumed }
@@ -86,7 +96,7 @@ function guessesOf({ contributions }: Doubted, assumed: readonly Path[]): readon
   return contributions.filter(({ path, c }) => c > 0 && assumed.includes(path)).map(({ path }) => path)
 }
 
-function markOf({ goodFrom, stopBelow, hazard }: VerdictDef, low: number, high: number): Mark {
+function markOf({ goodFrom, stopBelow, hazard }: AnyVerdict, low: number, high: number): Mark {
   if (low >= goodFrom) return 'good'
   if (high < stopBelow) return 'stop'
   if (low < stopBelow) return hazard === true ? 'stop' : 'unknown'

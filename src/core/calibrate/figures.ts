@@ -6,6 +6,8 @@ import { readingDefs } from './layout'
 import { calibratedSteps } from './scale'
 import type { ScaleRun } from './runSlice'
 import type { CalibrateBench } from './slice'
+import { aRun, aRunAlong, aRunAxis } from './subjects'
+import { anAxis } from '../motion'
 
 export type CalibrateView = CalibrateBench & ControllerBench & MotionBench
 const figure = figureOf<CalibrateView>()
@@ -41,6 +43,7 @@ export function newestRun(calibrate: { readonly runs: Readonly<Record<string, { 
 
 export const lineFit = figure({
   id: 'calibrate.lineFit',
+  of: aRunAlong,
   label: 'Line through the readings',
   quantity: 'ratio',
   formula: 'r = c + b\\cdot \\ell',
@@ -60,6 +63,7 @@ const LEAST_DOF = 3
 
 export const scatter = figure({
   id: 'calibrate.scatter',
+  of: aRun,
   label: 'Scatter of the readings',
   quantity: 'length',
   show: MICRO,
@@ -83,6 +87,7 @@ export const scatter = figure({
 
 export const scale = figure({
   id: 'calibrate.scale',
+  of: aRunAlong,
   label: 'Millimetres moved for one commanded',
   quantity: 'ratio',
   formula: 'b = \\dfrac{\\sum (\\ell - \\bar\\ell)(r - \\bar r)}{\\sum (\\ell - \\bar\\ell)^2}',
@@ -94,6 +99,7 @@ export const scale = figure({
 
 export const sizeError = figure({
   id: 'calibrate.sizeError',
+  of: aRunAlong,
   label: 'Size of the work, too large by',
   quantity: 'ratio',
   show: PERCENT,
@@ -116,6 +122,7 @@ function interceptBeyond(view: View<CalibrateView>, runId: string, axis: string,
 
 export const lineWidth = figure({
   id: 'calibrate.lineWidth',
+  of: aRunAlong,
   label: 'Width of the line',
   quantity: 'length',
   formula: 'w = c_{\\mathrm{over}} - c_{\\mathrm{like}}',
@@ -127,6 +134,7 @@ export const lineWidth = figure({
 
 export const backlash = figure({
   id: 'calibrate.backlash',
+  of: aRunAlong,
   label: 'Backlash',
   quantity: 'length',
   formula: 'k = c_{\\mathrm{back}} - c_{\\mathrm{like}}',
@@ -138,6 +146,7 @@ export const backlash = figure({
 
 export const runSquareness = figure({
   id: 'calibrate.outOfSquare',
+  of: aRun,
   label: 'Out of square, by the run',
   quantity: 'angle',
   formula: '\\delta = \\arcsin\\dfrac{p^2 - q^2}{4\\cdot a b_x\\cdot b\\, b_y}',
@@ -159,6 +168,7 @@ export const runSquareness = figure({
 
 export const runSquareMargin = figure({
   id: 'calibrate.squareMargin',
+  of: aRun,
   label: 'Angle left within the accepted one, by the run',
   quantity: 'angle',
   formula: 'm = \\v{\\ell} - |\\v{\\delta}|',
@@ -180,6 +190,7 @@ const ANOTHER_DRIVE = 0.01
 
 export const driveFactor = figure({
   id: 'calibrate.driveFactor',
+  of: aRunAxis,
   label: 'Drive train now, to that of the run',
   quantity: 'ratio',
   formula: 'q = \\dfrac{\\v{n}}{n_{\\mathrm{then}}}\\ \\text{where the drive is another, else}\\ 1',
@@ -195,6 +206,7 @@ export const driveFactor = figure({
 
 export const stepsFound = figure({
   id: 'calibrate.stepsFound',
+  of: aRunAxis,
   label: 'Steps that the run asks for',
   quantity: 'stepsPerLength',
   formula: 's = \\dfrac{s_{\\mathrm{then}}}{b}\\cdot \\v{q}',
@@ -210,6 +222,7 @@ export const stepsFound = figure({
 
 export const calibratedStepsOf = figure({
   id: 'calibrate.steps',
+  of: anAxis,
   label: 'Steps by the bench',
   quantity: 'stepsPerLength',
   formula: 's = \\text{those that the applied run asks for, else the nominal ones}',
@@ -224,6 +237,7 @@ export const calibratedStepsOf = figure({
 
 export const sizeErrorNow = figure({
   id: 'calibrate.sizeErrorNow',
+  of: anAxis,
   label: 'Size now, too large by',
   quantity: 'ratio',
   show: PERCENT,
@@ -242,6 +256,7 @@ export const sizeErrorNow = figure({
 
 export const sizeMargin = figure({
   id: 'calibrate.sizeMargin',
+  of: anAxis,
   label: 'Share left within the wanted accuracy',
   quantity: 'ratio',
   show: PERCENT,
@@ -257,6 +272,7 @@ export const SAME_STEPS = 5e-5
 
 export const stepsDiffer = figure({
   id: 'calibrate.stepsDiffer',
+  of: anAxis,
   label: 'Steps in the machine, off the bench’s by',
   quantity: 'ratio',
   show: PERCENT,
@@ -273,6 +289,7 @@ export const stepsDiffer = figure({
 
 export const stepsMargin = figure({
   id: 'calibrate.stepsMargin',
+  of: anAxis,
   label: 'Share left until steps differ',
   quantity: 'ratio',
   show: PERCENT,
@@ -282,21 +299,3 @@ export const stepsMargin = figure({
   doubt: 'nudge',
   work: (view, axisId: string): number => SAME_STEPS - view.figure(stepsDiffer, axisId),
 })
-
-export const calibrateFigures = [
-  lineFit,
-  scatter,
-  scale,
-  sizeError,
-  lineWidth,
-  backlash,
-  runSquareness,
-  runSquareMargin,
-  driveFactor,
-  stepsFound,
-  calibratedStepsOf,
-  sizeErrorNow,
-  sizeMargin,
-  stepsDiffer,
-  stepsMargin,
-] as const

@@ -1,5 +1,18 @@
-import type { VerdictDef } from '../bench'
-import { calibratedStepsOf, runSquareMargin, runSquareness, sizeErrorNow, sizeMargin, stepsDiffer, stepsMargin } from './figures'
+import { verdictOf } from '../bench'
+import { scans } from '../motion'
+import {
+  calibratedStepsOf,
+  newestRun,
+  runSquareMargin,
+  runSquareness,
+  sizeErrorNow,
+  sizeMargin,
+  stepsDiffer,
+  stepsMargin,
+  type CalibrateView,
+} from './figures'
+
+const verdict = verdictOf<CalibrateView>()
 
 const STAGE = 'controller'
 
@@ -7,15 +20,16 @@ const STAGE = 'controller'
  * Whether the steps in the machine are those of the bench, for each axis. The same number agrees, however well it is known,
  * unless it is a guess; another one differs only where it is further off than the bench knows its own.
  */
-export const stepsAgree: VerdictDef = {
+export const stepsAgree = verdict({
   id: 'calibrate.stepsAgree',
   stage: STAGE,
   margin: stepsMargin,
+  when: scans,
   goodFrom: 0,
   stopBelow: 0,
   settled: (margin, guesses) => margin >= 0 && !guesses.some(isOfDrive),
   say: ({ mark, args, margin, figure, fact, word }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const path = `controller.axes.${axis}.steps`
     const both = `${fact(path)} in the machine, ${figure(calibratedStepsOf, axis)} by the bench`
@@ -41,7 +55,7 @@ export const stepsAgree: VerdictDef = {
         }
     }
   },
-}
+})
 
 /** Facts of the drive train; an instrument's own scale blurs a run, but makes no guess of it. */
 function isOfDrive(path: string): boolean {
@@ -49,14 +63,15 @@ function isOfDrive(path: string): boolean {
 }
 
 /** Whether what is burnt now has its size, for each axis, by the newest run. */
-export const sizeTrue: VerdictDef = {
+export const sizeTrue = verdict({
   id: 'calibrate.sizeTrue',
   stage: STAGE,
   margin: sizeMargin,
+  when: scans,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, args, figure, fact, word }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const error = figure(sizeErrorNow, axis)
     const wanted = fact('calibrate.wantedShare')
@@ -79,17 +94,18 @@ export const sizeTrue: VerdictDef = {
         }
     }
   },
-}
+})
 
 /** Whether the newest run's diagonals say that the axes are square. */
-export const runSquare: VerdictDef = {
+export const runSquare = verdict({
   id: 'calibrate.runSquare',
   stage: STAGE,
   margin: runSquareMargin,
+  when: ({ calibrate }, run) => newestRun(calibrate) === run,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, args, figure, fact }) => {
-    const angle = figure(runSquareness, args[0] ?? '')
+    const angle = figure(runSquareness, ...args)
     const limit = fact('motion.squareWithin')
     switch (mark) {
       case 'good':
@@ -109,7 +125,6 @@ export const runSquare: VerdictDef = {
         }
     }
   },
-}
+})
 
-export const axisCalibrateVerdicts = [stepsAgree, sizeTrue] as const
 export const runCalibrateVerdicts = [runSquare] as const

@@ -1,7 +1,7 @@
 import { shownNumber, type Engine } from '../bench'
 import { motorSpeed } from '../motion'
 import type { Limits, MotorLimits } from '../planner'
-import { axisIds } from './catalogue'
+import { axisIds } from './axes'
 import type { Bench } from './bench'
 
 /** How far a corner may be cut while a program is timed, mm; a controller's own setting comes with its stage. */

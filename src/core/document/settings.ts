@@ -13,7 +13,7 @@ import { settingFollows, settingFrequency, settingFullPower } from '../electrica
 import type { OutputCard } from '../gcode'
 import type { UnitId } from '../units'
 import { settingAcceleration, settingSpeed, settingTravel } from '../motion'
-import { axisIds } from './catalogue'
+import { axisIds } from './axes'
 import type { Bench } from './bench'
 
 /** The figure that says what a setting should be. */

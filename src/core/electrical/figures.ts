@@ -58,11 +58,3 @@ export const settingFollows = figure({
   doubt: { none: 'It is a choice.' },
   work: (view): number => (view.bench.electrical.followsSpeed === 'yes' ? 1 : 0),
 })
-
-export const electricalFigures = [
-  powerStepsOfTimer,
-  stepsForEachWord,
-  settingFullPower,
-  settingFrequency,
-  settingFollows,
-] as const

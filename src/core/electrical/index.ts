@@ -1,3 +1,4 @@
+export * from './domain'
 export * from './figures'
 export * from './pwm'
 export * from './slice'

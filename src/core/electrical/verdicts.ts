@@ -1,7 +1,10 @@
-import type { VerdictDef } from '../bench'
+import { verdictOf } from '../bench'
 import { powerStepsOfTimer, stepsForEachWord } from './figures'
+import type { ElectricalBench } from './slice'
 
-export const wordsTellApart: VerdictDef = {
+const verdict = verdictOf<ElectricalBench>()
+
+export const wordsTellApart = verdict({
   id: 'electrical.wordsTellApart',
   stage: 'power',
   margin: stepsForEachWord,
@@ -17,6 +20,4 @@ export const wordsTellApart: VerdictDef = {
       next: { words: 'Change the frequency', path: 'electrical.pwmFrequency' },
     }
   },
-}
-
-export const electricalVerdicts = [wordsTellApart] as const
+})

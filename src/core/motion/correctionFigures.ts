@@ -61,5 +61,3 @@ export const squareSteps = figure({
   doubt: 'nudge',
   work: (view): number => -view.figure(squareShift) * view.figure(steps, alongY(view)),
 })
-
-export const correctionFigures = [rackingShift, rackingSteps, squareShift, squareSteps] as const

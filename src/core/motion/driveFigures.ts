@@ -16,6 +16,7 @@ import {
   type TorqueCurve,
   type Winding,
 } from './torque'
+import { aBelt, anAxis } from './subjects'
 
 const figure = figureOf<MotionBench>()
 
@@ -42,6 +43,7 @@ function isCrossed(view: View<MotionBench>): boolean {
 
 export const travelPerRotorTurn = figure({
   id: 'motion.travelPerRotorTurn',
+  of: anAxis,
   label: 'Travel a turn of the rotor',
   quantity: 'length',
   formula: 'L_r = \\dfrac{\\v{L}}{\\v{i}}',
@@ -53,6 +55,7 @@ export const travelPerRotorTurn = figure({
 
 export const windingSpeed = figure({
   id: 'motion.windingSpeed',
+  of: anAxis,
   label: 'Full torque up to',
   quantity: 'speed',
   formula: 'v_c = \\dfrac{\\omega_c}{2\\pi}\\cdot \\v{L_r},\\quad V^2 = (\\hat I R + K\\omega_c)^2 + (p\\,\\omega_c L \\hat I)^2',
@@ -67,6 +70,7 @@ export const windingSpeed = figure({
 
 export const neededTorque = figure({
   id: 'motion.neededTorque',
+  of: anAxis,
   label: 'Torque to speed up',
   quantity: 'torque',
   formula:
@@ -92,6 +96,7 @@ export const neededTorque = figure({
 
 export const motorCurrent = figure({
   id: 'motion.motorCurrent',
+  of: anAxis,
   label: 'Current that a motor gets',
   quantity: 'current',
   formula: 'I_m = \\min(I,\\; I_d / n)',
@@ -104,6 +109,7 @@ export const motorCurrent = figure({
 
 export const torqueRunning = figure({
   id: 'motion.torqueRunning',
+  of: anAxis,
   label: 'Torque while it runs',
   quantity: 'torque',
   formula:
@@ -123,6 +129,7 @@ export const torqueRunning = figure({
 /** Torque that an axis's motor still has at a speed of the axis, N·m; for the chart. */
 export const torqueAtWanted = figure({
   id: 'motion.torqueAtWanted',
+  of: anAxis,
   label: 'Torque left at the wanted speed',
   quantity: 'torque',
   formula: 'T_w = \\v{T_r}\\cdot \\min(1,\\; \\v{v_c} / \\v{w})',
@@ -138,6 +145,7 @@ export const torqueAtWanted = figure({
 
 export const torqueOverSpeed = figure({
   id: 'motion.torqueOverSpeed',
+  of: anAxis,
   label: 'Torque over speed',
   quantity: 'torque',
   formula: 'T(v) = T_r\\cdot \\min(1,\\; v_c / v)',
@@ -154,6 +162,7 @@ export const torqueOverSpeed = figure({
 
 export const torqueReserve = figure({
   id: 'motion.torqueReserve',
+  of: anAxis,
   label: 'Torque to spare at the wanted speed',
   quantity: 'ratio',
   show: { metric: 'percent', inch: 'percent' },
@@ -166,6 +175,7 @@ export const torqueReserve = figure({
 
 export const torqueOfMicrostep = figure({
   id: 'motion.microstepTorque',
+  of: anAxis,
   label: 'Torque of one microstep, of the holding torque',
   quantity: 'ratio',
   show: { metric: 'percent', inch: 'percent' },
@@ -178,6 +188,7 @@ export const torqueOfMicrostep = figure({
 
 export const centreDistance = figure({
   id: 'motion.centreDistance',
+  of: anAxis,
   label: 'Motor to driven wheel, for the closed belt',
   quantity: 'length',
   formula:
@@ -204,6 +215,7 @@ export type Side = 'A' | 'B'
 
 export const tension = figure({
   id: 'motion.tension',
+  of: aBelt,
   label: 'Tension of the belt',
   quantity: 'force',
   formula: 'T = 4\\,\\v{m}\\,\\v{L}^2\\,\\v{f}^2',
@@ -222,6 +234,7 @@ export const tension = figure({
 
 export const wantedTone = figure({
   id: 'motion.wantedTone',
+  of: anAxis,
   label: 'Tone in the middle of the band',
   quantity: 'frequency',
   formula: 'f = \\dfrac{1}{2\\v{L}}\\sqrt{\\dfrac{T}{\\v{m}}},\\quad T = \\tfrac12(T_1 + T_2)',
@@ -238,6 +251,7 @@ export const wantedTone = figure({
 
 export const tensionMargin = figure({
   id: 'motion.tensionMargin',
+  of: aBelt,
   label: 'Tension within the band by',
   quantity: 'force',
   formula: 'm = \\min(\\v{T} - \\v{T_1},\\; \\v{T_2} - \\v{T})',
@@ -253,6 +267,7 @@ export const tensionMargin = figure({
 
 export const tensionAlike = figure({
   id: 'motion.tensionAlike',
+  of: anAxis,
   label: 'Both belts alike, share left',
   quantity: 'ratio',
   show: { metric: 'percent', inch: 'percent' },
@@ -266,20 +281,3 @@ export const tensionAlike = figure({
     return view.bench.motion.belts.alikeWithin - Math.abs(share)
   },
 })
-
-export const driveFigures = [
-  travelPerRotorTurn,
-  windingSpeed,
-  neededTorque,
-  motorCurrent,
-  torqueRunning,
-  torqueAtWanted,
-  torqueOverSpeed,
-  torqueReserve,
-  torqueOfMicrostep,
-  centreDistance,
-  tension,
-  wantedTone,
-  tensionMargin,
-  tensionAlike,
-] as const

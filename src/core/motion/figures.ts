@@ -6,6 +6,7 @@ import { runOut, speedByStepRate } from './speed'
 import { closure, outOfSquare, wander } from './squareness'
 import type { Axis } from './axisSlice'
 import type { Motion, MotionBench } from './slice'
+import { aLetter, anAxis } from './subjects'
 
 const figure = figureOf<MotionBench>()
 const MICRO = { metric: 'um', inch: 'mil' } as const
@@ -18,6 +19,7 @@ function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
 
 export const travelPerTurn = figure({
   id: 'motion.travelPerTurn',
+  of: anAxis,
   label: 'Travel a turn',
   quantity: 'length',
   show: { metric: 'mm', inch: 'in' },
@@ -42,6 +44,7 @@ export const travelPerTurn = figure({
 
 export const reduction = figure({
   id: 'motion.reduction',
+  of: anAxis,
   label: 'Reduction',
   quantity: 'ratio',
   formula: 'i = \\v{g} \\quad\\text{or}\\quad i = \\v{g}\\cdot \\dfrac{\\v{z_2}}{\\v{z_1}}',
@@ -61,6 +64,7 @@ export const reduction = figure({
 
 export const steps = figure({
   id: 'motion.stepsPerMm',
+  of: anAxis,
   label: 'Nominal steps',
   quantity: 'stepsPerLength',
   formula:
@@ -131,6 +135,7 @@ export function nominalStepsOf(motion: Plain<Motion>, axisId: string): number {
 
 export const smallestStep = figure({
   id: 'motion.smallestStep',
+  of: anAxis,
   label: 'Smallest step',
   quantity: 'length',
   show: MICRO,
@@ -143,6 +148,7 @@ export const smallestStep = figure({
 
 export const motorSpeed = figure({
   id: 'motion.motorSpeed',
+  of: anAxis,
   label: 'Top speed of the motor by step rate',
   quantity: 'speed',
   formula: 'v_m = \\dfrac{\\v{f}}{\\v{s}}',
@@ -154,6 +160,7 @@ export const motorSpeed = figure({
 
 export const topSpeed = figure({
   id: 'motion.topSpeedByStepRate',
+  of: anAxis,
   label: 'Top speed by step rate',
   quantity: 'speed',
   formula: 'v = \\dfrac{\\v{f}}{\\v{s}} \\quad\\text{or}\\quad v = \\dfrac{\\v{f}}{\\sqrt2\\cdot \\v{s}}',
@@ -169,6 +176,7 @@ export const topSpeed = figure({
 
 export const speedReserve = figure({
   id: 'motion.speedReserve',
+  of: anAxis,
   label: 'Top speed over wanted speed',
   quantity: 'ratio',
   formula: 'r = \\dfrac{\\v{v}}{\\v{w}}',
@@ -180,6 +188,7 @@ export const speedReserve = figure({
 
 export const wantedRunOut = figure({
   id: 'motion.runOut',
+  of: anAxis,
   label: 'Run-out for the wanted speed',
   quantity: 'length',
   formula: 'x = \\dfrac{\\v{w}^2}{2\\cdot \\v{a}}',
@@ -248,6 +257,7 @@ export const squareMargin = figure({
 /** The belt's pitch radius, for its drawing. */
 export const pulleyRadius = figure({
   id: 'motion.pulleyRadius',
+  of: anAxis,
   label: 'Pitch radius of the pulley',
   quantity: 'length',
   formula: 'R = \\dfrac{\\v{p}\\cdot \\v{z}}{2\\pi}',
@@ -262,6 +272,7 @@ export const pulleyRadius = figure({
 
 export const travelOf = figure({
   id: 'motion.travelOf',
+  of: aLetter,
   label: 'Travel',
   quantity: 'length',
   formula: 'T = \\text{travel}',
@@ -312,6 +323,7 @@ function requireChain(name: string, value: number): number {
 
 export const settingSpeed = figure({
   id: 'motion.settingSpeed',
+  of: anAxis,
   label: 'Top speed to set',
   quantity: 'speed',
   formula: 'v_s = \\min(\\v{w},\\, \\v{v})',
@@ -323,6 +335,7 @@ export const settingSpeed = figure({
 
 export const settingAcceleration = figure({
   id: 'motion.settingAcceleration',
+  of: anAxis,
   label: 'Acceleration to set',
   quantity: 'acceleration',
   formula: 'a_s = \\v{a}',
@@ -334,6 +347,7 @@ export const settingAcceleration = figure({
 
 export const settingTravel = figure({
   id: 'motion.settingTravel',
+  of: anAxis,
   label: 'Travel to set',
   quantity: 'length',
   formula: 'T_s = \\v{T}',
@@ -342,25 +356,3 @@ export const settingTravel = figure({
   doubt: 'nudge',
   work: (view, axisId: string): number => axisOf(view, axisId).travel,
 })
-
-export const motionFigures = [
-  travelPerTurn,
-  reduction,
-  steps,
-  smallestStep,
-  motorSpeed,
-  topSpeed,
-  speedReserve,
-  wantedRunOut,
-  squareness,
-  slant,
-  cornerClosure,
-  squareMargin,
-  pulleyRadius,
-  travelOf,
-  frameWidth,
-  frameDepth,
-  settingSpeed,
-  settingAcceleration,
-  settingTravel,
-] as const

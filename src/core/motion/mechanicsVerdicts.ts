@@ -1,4 +1,4 @@
-import type { VerdictDef } from '../bench'
+import { verdictOf } from '../bench'
 import { rackingShift } from './correctionFigures'
 import { tension, tensionAlike, tensionMargin, torqueReserve, wantedTone, windingSpeed } from './driveFigures'
 import {
@@ -13,16 +13,27 @@ import {
   racking,
   rackingMargin,
 } from './shapeFigures'
+import { isPulled } from './subjects'
+import type { MotionBench } from './slice'
+
+const verdict = verdictOf<MotionBench>()
+
+/** Both belts of an axis were heard. */
+function hasTwoTones({ motion }: MotionBench, axisId: string): boolean {
+  const axis = motion.axes[axisId]
+  return axis?.motors.value === 2 && axis.toneA.value !== null && axis.toneB.value !== null
+}
 
 /** Half of the torque to spare is good, none loses steps (common practice). */
-export const torqueEnough: VerdictDef = {
+export const torqueEnough = verdict({
   id: 'motion.torqueEnough',
   stage: 'motion',
   margin: torqueReserve,
+  when: isPulled,
   goodFrom: 0.5,
   stopBelow: 0,
   say: ({ mark, args, figure, fact, word }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const reserve = figure(torqueReserve, axis)
     const wanted = fact('motion.wantedSpeed')
@@ -50,16 +61,17 @@ export const torqueEnough: VerdictDef = {
         }
     }
   },
-}
+})
 
-export const beltTight: VerdictDef = {
+export const beltTight = verdict({
   id: 'motion.beltTight',
   stage: 'motion',
   margin: tensionMargin,
+  when: ({ motion }, axis, side) => motion.axes[axis]?.[side === 'B' ? 'toneB' : 'toneA'].value !== null,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, args, figure, fact, word, margin }) => {
-    const [axis = '', side = 'A'] = args
+    const [axis, side] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const pull = figure(tension, axis, side)
     const which = side === 'B' ? `${letter}, second belt` : `${letter} belt`
@@ -76,16 +88,17 @@ export const beltTight: VerdictDef = {
       next,
     }
   },
-}
+})
 
-export const beltsAlike: VerdictDef = {
+export const beltsAlike = verdict({
   id: 'motion.beltsAlike',
   stage: 'motion',
   margin: tensionAlike,
+  when: hasTwoTones,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, args, figure, word, margin }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const both = `${figure(tension, axis, 'A')} and ${figure(tension, axis, 'B')}`
     if (mark === 'good') return { head: `${letter} belts pull alike`, why: `${both}.` }
@@ -95,13 +108,13 @@ export const beltsAlike: VerdictDef = {
       next: { words: 'Pluck the second belt', path: `motion.axes.${axis}.toneB` },
     }
   },
-}
+})
 
 /** Growth that is left where a belt grows by 0.05 mm, mm. */
 const PARALLEL_FROM = 0.25
 
 /** A belt that grows by up to 0.05 mm over the travel is good, by more than 0.3 mm a stop (common practice). */
-export const runsParallel: VerdictDef = {
+export const runsParallel = verdict({
   id: 'motion.runsParallel',
   stage: 'motion',
   margin: crossedMargin,
@@ -109,7 +122,7 @@ export const runsParallel: VerdictDef = {
   stopBelow: 0,
   say: ({ mark, args, figure, margin }) => {
     const belt = args[0] === 'b' ? 'right' : 'left'
-    const growth = figure(crossedSlack, args[0] ?? 'a')
+    const growth = figure(crossedSlack, ...args)
     const next = { words: 'Measure how far the motors stand aside', path: 'motion.crossed.motorAside' }
     switch (mark) {
       case 'good':
@@ -134,12 +147,13 @@ export const runsParallel: VerdictDef = {
         }
     }
   },
-}
+})
 
-export const fieldInFocus: VerdictDef = {
+export const fieldInFocus = verdict({
   id: 'motion.fieldInFocus',
   stage: 'motion',
   margin: focusMargin,
+  when: ({ motion }) => motion.kinematics.chosen === 'mirrors',
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, figure, fact, margin }) => {
@@ -152,12 +166,13 @@ export const fieldInFocus: VerdictDef = {
       next: { words: 'Change the height', path: 'motion.mirrors.height' },
     }
   },
-}
+})
 
-export const gantrySquare: VerdictDef = {
+export const gantrySquare = verdict({
   id: 'motion.gantrySquare',
   stage: 'motion',
   margin: rackingMargin,
+  when: ({ motion: { racking } }) => racking.left.value !== null || racking.right.value !== null,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, figure, fact }) => {
@@ -178,12 +193,13 @@ export const gantrySquare: VerdictDef = {
         return { head: 'Gantry square on its rails?', why: `Not known yet: ${angle} straddles ${limit}.`, next }
     }
   },
-}
+})
 
-export const bedLevel: VerdictDef = {
+export const bedLevel = verdict({
   id: 'motion.bedLevel',
   stage: 'motion',
   margin: levelMargin,
+  when: ({ motion: { heights } }) => Object.keys(heights).length > 0,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, figure, fact }) => {
@@ -209,4 +225,4 @@ export const bedLevel: VerdictDef = {
         }
     }
   },
-}
+})

@@ -5,6 +5,7 @@ import { frameWidth, pulleyRadius, steps, travelOf } from './figures'
 import { fitPlane, rockingAtSpot, shimsUnder, type BedPlane } from './level'
 import { fieldGrid, fieldPlace, halfFieldInFocus, type FieldGrid, type FieldPlace, type MirrorPair } from './mirrors'
 import type { Motion, MotionBench } from './slice'
+import { aCrossedBelt, aFoot, anAxis } from './subjects'
 
 const figure = figureOf<MotionBench>()
 /** A belt may grow by this much over the travel, mm (common practice). */
@@ -45,6 +46,7 @@ function lengthAt(shape: CrossedShape, belt: string, x: number, y: number): numb
 
 export const crossedBeltLength = figure({
   id: 'motion.crossedBeltLength',
+  of: aCrossedBelt,
   label: 'Length of the crossed belt, clamp to clamp',
   quantity: 'length',
   formula: 'B = \\sum \\text{runs} + \\sum r\\,\\varphi',
@@ -60,6 +62,7 @@ export const crossedBeltLength = figure({
 
 export const crossedSlack = figure({
   id: 'motion.crossedSlack',
+  of: aCrossedBelt,
   label: 'Belt grows and shrinks over the travel by',
   quantity: 'length',
   formula: '\\Delta B = \\max B - \\min B',
@@ -82,6 +85,7 @@ export const crossedSlack = figure({
 
 export const crossedMargin = figure({
   id: 'motion.crossedMargin',
+  of: aCrossedBelt,
   label: 'Growth left for the crossed belt',
   quantity: 'length',
   formula: 'm = 0.3\\,\\mathrm{mm} - \\v{B}',
@@ -188,6 +192,7 @@ export const halfField = figure({
 
 export const gearWanted = figure({
   id: 'motion.gearWanted',
+  of: anAxis,
   label: 'More gear for the wanted resolution',
   quantity: 'ratio',
   formula: 'i = \\dfrac{\\v{w}}{\\v{s}}',
@@ -296,11 +301,9 @@ export const levelMargin = figure({
   work: (view): number => view.bench.motion.levelWithin - view.figure(bedRange),
 })
 
-/** The feet: front left, front right, back left, back right. */
-export const FEET = ['front left', 'front right', 'back left', 'back right'] as const
-
 export const shim = figure({
   id: 'motion.shim',
+  of: aFoot,
   label: 'Shim under a foot',
   quantity: 'length',
   formula: 's = \\max_k(a x_k + b y_k) - (a x + b y)',
@@ -314,25 +317,3 @@ export const shim = figure({
     return shimsUnder(view.figure(bedPlane), places)[Number(foot)] ?? Number.NaN
   },
 })
-
-export const shapeFigures = [
-  crossedLayout,
-  crossedBeltLength,
-  crossedSlack,
-  crossedMargin,
-  mirrorCorner,
-  fieldMap,
-  cornerFocusError,
-  cornerSpotGrowth,
-  focusMargin,
-  halfField,
-  gearWanted,
-  racking,
-  rackingMargin,
-  rocking,
-  bedPlane,
-  bedRange,
-  bedLeftOver,
-  levelMargin,
-  shim,
-] as const

@@ -1,14 +1,19 @@
-import type { VerdictDef } from '../bench'
+import { verdictOf } from '../bench'
 import { speedReserve, squareMargin, squareness, topSpeed } from './figures'
+import { scans } from './subjects'
+import type { MotionBench } from './slice'
 
-export const fastEnough: VerdictDef = {
+const verdict = verdictOf<MotionBench>()
+
+export const fastEnough = verdict({
   id: 'motion.fastEnough',
   stage: 'motion',
   margin: speedReserve,
+  when: scans,
   goodFrom: 1,
   stopBelow: 1,
   say: ({ mark, args, figure, fact, word }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const possible = figure(topSpeed, axis)
     const wanted = fact('motion.wantedSpeed')
@@ -31,12 +36,13 @@ export const fastEnough: VerdictDef = {
         }
     }
   },
-}
+})
 
-export const squareEnough: VerdictDef = {
+export const squareEnough = verdict({
   id: 'motion.squareEnough',
   stage: 'motion',
   margin: squareMargin,
+  when: ({ motion }) => motion.kinematics.chosen !== 'mirrors',
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, figure, fact }) => {
@@ -57,4 +63,4 @@ export const squareEnough: VerdictDef = {
         return { head: 'Square?', why: `Not known yet: ${angle} straddles the limit of ${limit}.`, next: measure }
     }
   },
-}
+})

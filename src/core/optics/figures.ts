@@ -2,8 +2,10 @@ import { figureOf } from '../bench'
 import { periodsPerDot, type ElectricalBench } from '../electrical'
 import { smallestStep, type MotionBench } from '../motion'
 import type { OpticsBench } from './slice'
+import { anAxis } from '../motion'
 
-const figure = figureOf<OpticsBench & MotionBench & ElectricalBench>()
+export type OpticsView = OpticsBench & MotionBench & ElectricalBench
+const figure = figureOf<OpticsView>()
 
 /** Periods of the power signal for each dot from which dots come out alike (common practice). */
 export const ENOUGH_PERIODS = 4
@@ -21,6 +23,7 @@ export const spotSmaller = figure({
 
 export const stepsAcrossSpot = figure({
   id: 'optics.stepsAcrossSpot',
+  of: anAxis,
   label: 'Steps across the spot',
   quantity: 'ratio',
   formula: 'n = \\dfrac{\\v{d_s}}{\\v{d}}',
@@ -64,5 +67,3 @@ export const speedWithoutBands = figure({
   doubt: 'nudge',
   work: (view): number => (view.bench.electrical.pwmFrequency * view.bench.optics.spotX) / ENOUGH_PERIODS,
 })
-
-export const opticsFigures = [spotSmaller, stepsAcrossSpot, periodsForEachDot, frequencyWithoutBands, speedWithoutBands] as const

@@ -1,16 +1,26 @@
-import type { VerdictDef } from '../bench'
-import { smallestStep } from '../motion'
-import { frequencyWithoutBands, periodsForEachDot, speedWithoutBands, spotSmaller, stepsAcrossSpot } from './figures'
+import { verdictOf } from '../bench'
+import { scans, smallestStep } from '../motion'
+import {
+  frequencyWithoutBands,
+  periodsForEachDot,
+  speedWithoutBands,
+  spotSmaller,
+  stepsAcrossSpot,
+  type OpticsView,
+} from './figures'
+
+const verdict = verdictOf<OpticsView>()
 
 /** Limits after common practice: a quarter of the spot, and the spot itself. */
-export const fineEnough: VerdictDef = {
+export const fineEnough = verdict({
   id: 'optics.fineEnough',
   stage: 'motion',
   margin: stepsAcrossSpot,
+  when: scans,
   goodFrom: 4,
   stopBelow: 1,
   say: ({ mark, args, margin, figure, word }) => {
-    const axis = args[0] ?? ''
+    const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const step = figure(smallestStep, axis)
     const spot = figure(spotSmaller)
@@ -40,10 +50,10 @@ export const fineEnough: VerdictDef = {
         }
     }
   },
-}
+})
 
 /** Limits after common practice: four periods for each dot, and two. */
-export const dotsAlike: VerdictDef = {
+export const dotsAlike = verdict({
   id: 'optics.dotsAlike',
   stage: 'power',
   margin: periodsForEachDot,
@@ -65,6 +75,4 @@ export const dotsAlike: VerdictDef = {
         return { head: 'Bands?', why: `Not known yet: ${periods} periods for each dot at ${at} straddles 2. ${cure}`, next }
     }
   },
-}
-
-export const opticsVerdicts = [dotsAlike] as const
+})

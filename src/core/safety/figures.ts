@@ -3,7 +3,8 @@ import type { OpticsBench } from '../optics'
 import { exposureLimit, requiredDensity } from './exposure'
 import type { SafetyBench } from './slice'
 
-const figure = figureOf<OpticsBench & SafetyBench>()
+export type SafetyView = OpticsBench & SafetyBench
+const figure = figureOf<SafetyView>()
 
 /** Watching a burn, s. A glance at a visible beam, and a glance at an invisible one. */
 const WATCHING = 100
@@ -71,5 +72,3 @@ export const eyewearMargin = figure({
   doubt: 'nudge',
   work: (view): number => view.bench.safety.eyewearDensity - view.figure(densityWatching),
 })
-
-export const safetyFigures = [limitWatching, densityWatching, limitGlance, densityGlance, eyewearMargin] as const

@@ -1,3 +1,4 @@
+export * from './domain'
 export * from './exposure'
 export * from './figures'
 export * from './materials'

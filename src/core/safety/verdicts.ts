@@ -1,7 +1,9 @@
-import type { VerdictDef } from '../bench'
-import { densityWatching, eyewearMargin } from './figures'
+import { verdictOf } from '../bench'
+import { densityWatching, eyewearMargin, type SafetyView } from './figures'
 
-export const eyewearDense: VerdictDef = {
+const verdict = verdictOf<SafetyView>()
+
+export const eyewearDense = verdict({
   id: 'safety.eyewearDense',
   stage: 'safety',
   margin: eyewearMargin,
@@ -25,6 +27,4 @@ export const eyewearDense: VerdictDef = {
       next,
     }
   },
-}
-
-export const safetyVerdicts = [eyewearDense] as const
+})

@@ -133,16 +133,3 @@ export const criticalPath = figure({
     return network.value.totalMin * 60
   },
 })
-
-export const costFigures = [
-  spent,
-  toSpend,
-  saved,
-  ownHours,
-  breakEven,
-  budgetLeft,
-  unordered,
-  orderedMargin,
-  openWork,
-  criticalPath,
-] as const

@@ -17,6 +17,7 @@ import { cutBars, type BarPart, type CutPlan } from '../nesting'
 import type { Outcome } from '../units'
 import { holdOfBelts } from './beltCuts'
 import type { PlanBench } from './slice'
+import { aBar, aCutBelt, aGuide, aPlate, aStock } from './subjects'
 
 type CutBench = PlanBench & MotionBench
 const figure = figureOf<CutBench>()
@@ -36,6 +37,7 @@ function countOf(cuts: Outcome<CutPlan>, what: string): number {
 
 export const barLength = figure({
   id: 'plan.barLength',
+  of: aBar,
   label: 'Length of a bar',
   quantity: 'length',
   formula: 'l = \\v{W} + \\v{a} \\quad\\text{or}\\quad l = \\v{D} - 2\\cdot \\v{t} + \\v{a}',
@@ -78,6 +80,7 @@ export const barsNeeded = figure({
 
 export const guideLength = figure({
   id: 'plan.guideLength',
+  of: aGuide,
   label: 'Length of a rail or shaft',
   quantity: 'length',
   formula: 'l = \\v{X} + \\v{c} + 2\\cdot \\v{o} \\quad\\text{or}\\quad l = \\v{Y} + \\v{d} + 2\\cdot \\v{o}',
@@ -143,6 +146,7 @@ function sidesOf(view: View<CutBench>, plate: PlateId): readonly [number, number
 
 export const plateWidth = figure({
   id: 'plan.plateWidth',
+  of: aPlate,
   label: 'Plate, one side',
   quantity: 'length',
   formula: 'w = \\v{c} \\quad\\text{or}\\quad w = \\v{d} \\quad\\text{or}\\quad w = \\v{W} - 2\\cdot \\v{t}',
@@ -160,6 +164,7 @@ export const plateWidth = figure({
 
 export const plateDepth = figure({
   id: 'plan.plateDepth',
+  of: aPlate,
   label: 'Plate, other side',
   quantity: 'length',
   formula: 'w = \\v{d} \\quad\\text{or}\\quad w = \\v{h} \\quad\\text{or}\\quad w = \\v{D} - 2\\cdot \\v{t}',
@@ -178,6 +183,7 @@ export const plateDepth = figure({
 /** How much more of a stock the parts list has than the machine asks for; below 0 it is short. */
 export const stockLeft = figure({
   id: 'plan.stockLeft',
+  of: aStock,
   label: 'Stock listed beyond what is needed',
   quantity: 'count',
   formula: 'm = \\sum n - \\text{needed}',
@@ -193,6 +199,7 @@ export const stockLeft = figure({
 
 export const pulleysApart = figure({
   id: 'plan.pulleysApart',
+  of: aCutBelt,
   label: 'Pulleys apart, along an axis',
   quantity: 'length',
   formula: 'C = \\text{outside of the frame} - \\v{t}',
@@ -207,6 +214,7 @@ export const pulleysApart = figure({
 
 export const beltLength = figure({
   id: 'plan.beltLength',
+  of: aCutBelt,
   label: 'Belt, end to end',
   quantity: 'length',
   formula: 'B = 2\\cdot \\v{C} + 2\\pi\\cdot \\v{R} \\quad\\text{or}\\quad B = \\v{c}',
@@ -222,6 +230,7 @@ export const beltLength = figure({
 
 export const beltToOrder = figure({
   id: 'plan.beltToOrder',
+  of: aCutBelt,
   label: 'Belt to order',
   quantity: 'length',
   formula: 'b = \\v{B} + 100\\,\\mathrm{mm}',
@@ -253,19 +262,3 @@ export const beltHold = figure({
     return holdOfBelts(belts, pieces)
   },
 })
-
-export const cutFigures = [
-  barLength,
-  barCuts,
-  barsNeeded,
-  guideLength,
-  guideCuts,
-  guidesNeeded,
-  plateWidth,
-  plateDepth,
-  stockLeft,
-  pulleysApart,
-  beltLength,
-  beltToOrder,
-  beltHold,
-] as const

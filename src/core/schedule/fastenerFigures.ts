@@ -2,6 +2,7 @@ import { figureOf, type View } from '../bench'
 import { allotBag, behindStack, screwFor } from '../fasteners'
 import { lackOf } from './lack'
 import type { PlanBench } from './slice'
+import { aJoint } from './subjects'
 
 const figure = figureOf<PlanBench>()
 const AS_WRITTEN = { none: 'Joints are as written; a standard length is exact.' } as const
@@ -19,6 +20,7 @@ function jointsOf(view: View<PlanBench>) {
 
 export const screwGrip = figure({
   id: 'plan.screwGrip',
+  of: aJoint,
   label: 'Thread behind the stack',
   quantity: 'length',
   formula: 'e = k\\,d \\quad\\text{or}\\quad e = n + 2P',
@@ -31,6 +33,7 @@ export const screwGrip = figure({
 
 export const screwLength = figure({
   id: 'plan.screwLength',
+  of: aJoint,
   label: 'Length of the screw',
   quantity: 'length',
   formula: 'l = \\lceil \\v{t} + \\v{e} \\rceil_{\\mathrm{std}}',
@@ -72,5 +75,3 @@ export const screwsMissing = figure({
 })
 
 export const bagMargin = lackOf('plan.bagMargin', 'Screws in the bag, short by', screwsMissing)
-
-export const fastenerFigures = [screwGrip, screwLength, jointsUnfit, unfitMargin, screwsMissing, bagMargin] as const

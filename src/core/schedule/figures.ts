@@ -2,16 +2,15 @@ import { figureOf } from '../bench'
 import { drawnHole } from '../fasteners'
 import { travelOf, type MotionBench } from '../motion'
 import { neverBurn } from '../safety'
-import { costFigures } from './costFigures'
-import { cutFigures } from './cutFigures'
-import { fastenerFigures } from './fastenerFigures'
 import type { PlanBench } from './slice'
+import { aLetter } from '../motion'
 
 const figure = figureOf<PlanBench & MotionBench>()
 
 /** How far an axis goes beyond the largest work. */
 export const reachMargin = figure({
   id: 'plan.reachMargin',
+  of: aLetter,
   label: 'Travel beyond the largest work',
   quantity: 'length',
   formula: 'm = \\v{X} - \\v{w} \\quad\\text{or}\\quad m = \\v{Y} - \\v{d} \\quad\\text{or}\\quad m = \\v{Z} - \\v{h}',
@@ -74,13 +73,3 @@ export const pressedHole = figure({
     return Number.isNaN(bush) ? Number.NaN : drawnHole(bush - press, making, allowance)
   },
 })
-
-export const planFigures = [
-  reachMargin,
-  materialsMargin,
-  runningHole,
-  pressedHole,
-  ...costFigures,
-  ...cutFigures,
-  ...fastenerFigures,
-] as const

@@ -2,7 +2,7 @@ import { figureOf, type FigureDef } from '../bench'
 import type { PlanBench } from './slice'
 
 /** The margin of what should be none: less its count, so that 0 is the limit. @param id Of the figure. */
-export function lackOf(id: string, label: string, count: FigureDef<PlanBench, readonly []>): FigureDef<PlanBench, readonly []> {
+export function lackOf(id: string, label: string, count: FigureDef<PlanBench, []>): FigureDef<PlanBench, []> {
   return figureOf<PlanBench>()({
     id,
     label,

@@ -1,14 +1,19 @@
-import type { VerdictDef } from '../bench'
+import { verdictOf } from '../bench'
+import { beltsOfMachine, type MotionBench } from '../motion'
 import { MATERIALS, neverBurn, underCondition } from '../safety'
 import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigures'
 import { barsNeeded, beltHold, guidesNeeded, HOLD, stockLeft } from './cutFigures'
 import { bagMargin, jointsUnfit, screwsMissing, unfitMargin } from './fastenerFigures'
 import { materialsMargin, reachMargin } from './figures'
+import type { PlanBench } from './slice'
 
-export const everythingOrdered: VerdictDef = {
+const verdict = verdictOf<PlanBench & MotionBench>()
+
+export const everythingOrdered = verdict({
   id: 'plan.everythingOrdered',
   stage: 'plan',
   margin: orderedMargin,
+  when: ({ plan: { parts } }) => Object.keys(parts).length > 0,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, figure }) =>
@@ -18,20 +23,25 @@ export const everythingOrdered: VerdictDef = {
           head: 'Parts are not ordered',
           why: `${figure(unordered)} of them, ${figure(toSpend)} in all. What waits for them is not planned: order them and give each its day on Parts and cuts.`,
         },
+})
+
+const GOAL_OF = { X: 'workWidth', Y: 'workDepth', Z: 'workHeight' } as const
+
+function goalOf(letter: string): 'workWidth' | 'workDepth' | 'workHeight' {
+  return GOAL_OF[letter as keyof typeof GOAL_OF]
 }
 
-const GOAL_OF: Readonly<Record<string, string>> = { X: 'workWidth', Y: 'workDepth', Z: 'workHeight' }
-
 /** A centimetre beyond the work is good, for approach and clamps; less than the work is a stop (common practice). */
-export const workFits: VerdictDef = {
+export const workFits = verdict({
   id: 'plan.workFits',
   stage: 'plan',
   margin: reachMargin,
+  when: ({ plan: { goals } }, letter) => goals[goalOf(letter)].value !== null,
   goodFrom: 10,
   stopBelow: 0,
   say: ({ mark, args, figure, fact }) => {
-    const letter = args[0] ?? 'X'
-    const path = `plan.goals.${GOAL_OF[letter] ?? ''}`
+    const [letter] = args
+    const path = `plan.goals.${goalOf(letter)}`
     const [left, work] = [figure(reachMargin, letter), fact(path)]
     const next = { words: 'See the largest work', path }
     switch (mark) {
@@ -53,12 +63,13 @@ export const workFits: VerdictDef = {
         return { head: `${letter} reaches the largest work?`, why: `Not known yet: ${left} beyond its ${work}.`, next }
     }
   },
-}
+})
 
-export const withinBudget: VerdictDef = {
+export const withinBudget = verdict({
   id: 'plan.withinBudget',
   stage: 'plan',
   margin: budgetLeft,
+  when: ({ plan: { goals } }) => goals.budget.value !== null,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, figure, fact }) => {
@@ -67,13 +78,14 @@ export const withinBudget: VerdictDef = {
       ? { head: 'Within what it may cost', why: `${sum}; ${figure(budgetLeft)} is left.` }
       : { head: 'It costs more than it may', why: `${sum}.`, next: { words: 'See what it may cost', path: 'plan.goals.budget' } }
   },
-}
+})
 
 /** A material that must never be burnt is a stop; one under a condition is named. */
-export const materialsBurn: VerdictDef = {
+export const materialsBurn = verdict({
   id: 'plan.materialsBurn',
   stage: 'plan',
   margin: materialsMargin,
+  when: ({ plan: { goals } }) => Object.keys(goals.materials).length > 0,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, keys }) => {
@@ -95,14 +107,15 @@ export const materialsBurn: VerdictDef = {
           : `With a condition: ${named(conditions)}.`,
     }
   },
-}
+})
 
 const STOCK_WORDS = { bars: 'bars', guides: 'rails or shafts' } as const
 
-export const stockEnough: VerdictDef = {
+export const stockEnough = verdict({
   id: 'plan.stockEnough',
   stage: 'plan',
   margin: stockLeft,
+  when: ({ plan }, stock) => Object.values(plan.parts).some(({ covers }) => covers === stock),
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, args, figure, margin }) => {
@@ -116,13 +129,15 @@ export const stockEnough: VerdictDef = {
           next: { words: 'Change the length of the stock', path: `plan.${stock === 'bars' ? 'stock' : 'guideStock'}.length` },
         }
   },
-}
+})
 
 /** A hand's width of belt to pull and clamp by is good; a belt that does not come round is a stop (common practice). */
-export const beltReaches: VerdictDef = {
+export const beltReaches = verdict({
   id: 'plan.beltReaches',
   stage: 'plan',
   margin: beltHold,
+  when: ({ motion, plan }) =>
+    Object.values(plan.parts).some(({ covers }) => covers === 'belt') && beltsOfMachine(motion).length > 0,
   goodFrom: HOLD,
   stopBelow: 0,
   say: ({ mark, figure }) => {
@@ -144,12 +159,13 @@ export const beltReaches: VerdictDef = {
         return { head: 'Does the listed belt reach?', why: `Not known yet: ${left} left to hold each length by.` }
     }
   },
-}
+})
 
-export const screwsFit: VerdictDef = {
+export const screwsFit = verdict({
   id: 'plan.screwsFit',
   stage: 'plan',
   margin: unfitMargin,
+  when: ({ plan: { joints } }) => Object.keys(joints).length > 0,
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, figure }) =>
@@ -159,12 +175,13 @@ export const screwsFit: VerdictDef = {
           head: 'A joint has no standard screw',
           why: `${figure(jointsUnfit)} of them: the section on Fasteners says what is wrong, and which washer or depth would do.`,
         },
-}
+})
 
-export const bagEnough: VerdictDef = {
+export const bagEnough = verdict({
   id: 'plan.bagEnough',
   stage: 'plan',
   margin: bagMargin,
+  when: ({ plan: { joints, bag } }) => Math.min(Object.keys(joints).length, Object.keys(bag).length) > 0,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, figure }) =>
@@ -174,15 +191,4 @@ export const bagEnough: VerdictDef = {
           head: 'Screws are missing from the bag',
           why: `${figure(screwsMissing)} of them. Fasteners lists which, with what is left over: order them before the joint is begun.`,
         },
-}
-
-export const planVerdicts = {
-  everythingOrdered,
-  workFits,
-  withinBudget,
-  materialsBurn,
-  stockEnough,
-  beltReaches,
-  screwsFit,
-  bagEnough,
-} as const
+})

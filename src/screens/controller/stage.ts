@@ -21,5 +21,6 @@ export const controller = stage({
       about: 'Burn ticks and crosses, read them like edge to like edge, and let the readings say the steps.',
     },
   ],
+  domains: ['calibrate', 'motion', 'electrical'],
   load: async () => (await import('./sheets')).sheets,
 })

@@ -22,5 +22,6 @@ export const plan = stage({
     },
     { id: 'bench', name: 'At the bench', about: 'One step after the other, each with the check that closes it.' },
   ],
+  domains: ['schedule'],
   load: async () => (await import('./sheets')).sheets,
 })

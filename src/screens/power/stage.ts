@@ -12,5 +12,6 @@ export const power = stage({
       about: 'The power signal along one dot at the wanted speed, to scale: each pulse is beam on.',
     },
   ],
+  domains: ['electrical', 'optics'],
   load: async () => (await import('./sheets')).sheets,
 })

@@ -5,5 +5,6 @@ export const work = stage({
   name: 'Work',
   question: 'What will it look like, and how long will it take?',
   parts: [{ id: 'program', name: 'Program', about: 'A program from elsewhere, looked at before the beam is on.' }],
+  domains: ['motion'],
   load: async () => (await import('./sheets')).sheets,
 })

@@ -1,0 +1,22 @@
+import { argsOfVerdict, judge, type Domain, type Engine, type Verdict } from '../bench'
+import type { Bench } from './bench'
+
+/** Every domain that works or judges anything, in their order; each is fetched with the stage that shows it, or at idle. */
+export const DOMAIN_LOADERS = {
+  motion: async () => (await import('../motion/domain')).motionDomain,
+  electrical: async () => (await import('../electrical/domain')).electricalDomain,
+  optics: async () => (await import('../optics/domain')).opticsDomain,
+  calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,
+  safety: async () => (await import('../safety/domain')).safetyDomain,
+  schedule: async () => (await import('../schedule/domain')).scheduleDomain,
+} as const satisfies Readonly<Record<string, () => Promise<Domain>>>
+
+export type DomainId = keyof typeof DOMAIN_LOADERS
+
+/** Verdicts of some domains over a bench, in their order and as each lists its own; of one stage, or of all. */
+export function judgeDomains(engine: Engine<Bench>, domains: readonly Domain[], stage?: string): readonly Verdict[] {
+  return domains
+    .flatMap((it) => it.verdicts)
+    .filter((def) => stage === undefined || def.stage === stage)
+    .flatMap((def) => argsOfVerdict(def, engine.bench).map((args) => judge(engine, def, args)))
+}

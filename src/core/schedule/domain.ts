@@ -1,0 +1,9 @@
+import { domainOf } from '../bench'
+import * as costFigures from './costFigures'
+import * as cutFigures from './cutFigures'
+import * as fastenerFigures from './fastenerFigures'
+import * as figures from './figures'
+import * as verdicts from './verdicts'
+
+/** What this domain works and judges: all figures and verdicts that these modules export. */
+export const scheduleDomain = domainOf('schedule', figures, costFigures, cutFigures, fastenerFigures, verdicts)

@@ -70,7 +70,7 @@ module.exports = {
       name: 'enter-core-by-index',
       severity: 'error',
       from: { path: '^src/(?!core/)' },
-      to: { path: '^src/core/', pathNot: ['/index\\.ts$', '^src/core/zodPolicy\\.ts$'] },
+      to: { path: '^src/core/', pathNot: ['/index\\.ts$', '^src/core/zod\\.ts$'] },
     },
     {
       name: 'siblings-not-own-index',

@@ -37,11 +37,21 @@ export default tseslint.config(
   },
   { files: ['src/**/*.ts', 'src/**/*.tsx', 'server/**/*.ts'], rules: { 'no-restricted-syntax': ['error', NAMED] } },
   {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['**/*.test.ts', 'src/core/zod.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'zod', message: 'Take `z` from core/zod.ts: its policy is set there.' }] },
+      ],
+    },
+  },
+  {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'src/core/zod.ts'],
     rules: {
       'no-restricted-syntax': ['error', NAMED, ...NO_CLOCK],
-      'no-restricted-imports': ['error', { patterns: ['react', 'react-*', 'zustand*', 'dexie*', 'node:*'] }],
+      'no-restricted-imports': ['error', { paths: ['zod'], patterns: ['react', 'react-*', 'zustand*', 'dexie*', 'node:*'] }],
     },
   },
   {

@@ -32,11 +32,12 @@ export default defineConfig({
   // Small fonts and pictures stay files: the page's policy allows no data: fonts.
   build: {
     assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
     target: 'es2022',
     chunkSizeWarningLimit: 700,
     // Zod and its setting run before any module that builds a schema, whatever chunk that lands in.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'zod', test: /node_modules.zod|zodPolicy/, priority: 9 }] } },
+      output: { codeSplitting: { groups: [{ name: 'zod', test: /node_modules.zod|core.zod/, priority: 9 }] } },
     },
   },
   worker: { format: 'es' },

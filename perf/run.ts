@@ -2,12 +2,24 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { timeEngine } from './engine'
 import { longestDragTask, timeDrag } from './drag'
-import { scriptBeforeFirstPicture } from './firstPicture'
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from '../scripts/chromium'
+import { FIRST_PICTURE_KB, scriptBeforeFirstPicture } from '../scripts/firstPicture'
+import { serveBuild } from '../scripts/serveBuild'
 import { longestPartsTask } from './parts'
 import { longestTask, timeProgram } from './program'
 
 const RUNS = 9
-const BUDGET = 250 * 1024
+const BUDGET = FIRST_PICTURE_KB * 1024
+
+async function firstPicture(): Promise<number> {
+  const { home, close } = await serveBuild()
+  const browser = await chromium.launch(CHROMIUM)
+  const bytes = await scriptBeforeFirstPicture(browser, home)
+  await browser.close()
+  close()
+  return bytes
+}
 
 interface Row {
   readonly what: string
@@ -17,7 +29,7 @@ interface Row {
 }
 
 const engine = timeEngine(RUNS)
-const script = await scriptBeforeFirstPicture()
+const script = await firstPicture()
 const program = timeProgram(5)
 const longest = await longestTask(5)
 const drag = timeDrag(9)
@@ -31,7 +43,7 @@ const rows: readonly Row[] = [
     detail: `${engine.touched} of ${engine.figures} figures worked again, ${engine.facts} facts; median of ${RUNS}`,
   },
   {
-    what: 'script before the first picture, to 250 kB gzipped',
+    what: `script before the first picture, to ${FIRST_PICTURE_KB} kB gzipped`,
     ratio: script / BUDGET,
     atMost: 1,
     detail: `${Math.round(script / 1024)} kB`,

@@ -2,7 +2,7 @@ import { Suspense, useEffect, useState } from 'react'
 import { Navigate, useLocation, useParams } from 'react-router'
 import type { Finding } from '../core/units'
 import { STAGES, stageOf } from '../screens/stages'
-import { addressOf, connectDemo, loadDomains, openBench, revealFact, useBenchStore } from '../state'
+import { addressOf, checkOpen, connectDemo, loadDomains, openBench, revealFact, useBenchStore } from '../state'
 import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
@@ -75,7 +75,9 @@ function useOpened(benchId: string): Opened {
       here = false
     }
   }, [benchId])
+  const damaged = useBenchStore((it) => it.refused)
   if (open) return { kind: 'open' }
+  if (damaged?.id === benchId) return { kind: 'refused', findings: damaged.findings }
   return refused?.id === benchId ? { kind: 'refused', findings: refused.findings } : { kind: 'opening' }
 }
 
@@ -105,6 +107,7 @@ function useIdleWork(open: boolean): void {
       void fetchLater()
       // What cannot be fetched is said where it is drawn.
       for (const stage of STAGES) sheetsOf(stage).catch(() => undefined)
+      void checkOpen().catch(() => undefined)
       void loadDomains().then(() => useBenchStore.setState({ worked: true }))
       void connectDemo()
     }

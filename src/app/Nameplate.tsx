@@ -4,23 +4,15 @@ import { getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } fr
 import { axisIds, type Bench } from '../core/document'
 import { calibratedStepsOf } from '../core/calibrate'
 import { topSpeed } from '../core/motion'
-import { densityGlance, densityToAskFor, densityWatching, limitWatching } from '../core/safety'
+import { densityToAskFor, densityWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
 import { useBenchStore, useFigure, useSession, useShownFact, useVerdicts } from '../state'
-import {
-  FactField,
-  figureUnit,
-  later,
-  LazyPopover,
-  FigureRow,
-  printFigure,
-  Quantity,
-  useUnits,
-  VerdictMark,
-  Verdicts,
-} from '../ui'
+import { figureUnit, later, LazyPopover, printFigure, Quantity, useUnits, VerdictMark } from '../ui'
 
 const BenchMenu = later(async () => (await import('./BenchMenu')).BenchMenu)
+const SpotGiven = later(async () => (await import('./nameplateGiven')).SpotGiven)
+const BeamGiven = later(async () => (await import('./nameplateGiven')).BeamGiven)
+const EyewearGiven = later(async () => (await import('./nameplateGiven')).EyewearGiven)
 
 /** The nameplate: what the machine is, always in sight. Its cells open what they rest on. */
 export function Nameplate() {
@@ -207,13 +199,7 @@ function SpotCell() {
   const value = facts(useShownFact('optics.spotX'), useShownFact('optics.spotY'))
   return (
     <Cell name="spot" label="Spot" value={value}>
-      <p className="text-[15px] leading-[1.85]">
-        At focus the spot is <FactField path="optics.spotX" place="nameplate" /> across X and{' '}
-        <FactField path="optics.spotY" place="nameplate" /> across Y.
-      </p>
-      <p className="text-[13px] text-second">
-        The thinnest line burnt along Y gives the first, along X the second. The smaller one decides how fine the steps must be.
-      </p>
+      <SpotGiven />
     </Cell>
   )
 }
@@ -233,14 +219,7 @@ function BeamCell() {
     )
   return (
     <Cell name="beam" label="Beam" value={value}>
-      <p className="text-[15px] leading-[1.85]">
-        The diode gives <FactField path="optics.power" place="nameplate" /> of optical power at{' '}
-        <FactField path="optics.wavelength" place="nameplate" />.
-      </p>
-      <p className="text-[13px] text-second">
-        Above 0.5 W it is a class 4 beam: it burns skin and eyes, directly and thrown back, and sets things alight. From 700 nm on
-        it cannot be seen.
-      </p>
+      <BeamGiven />
     </Cell>
   )
 }
@@ -260,18 +239,7 @@ function EyewearCell() {
     )
   return (
     <Cell name="eyewear" label="Eyewear at least" value={shown}>
-      <p className="text-[15px] leading-[1.85]">
-        The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
-        at the wavelength of your diode.
-      </p>
-      <Verdicts stage="safety" />
-      <FigureRow def={densityWatching} args={[]} />
-      <FigureRow def={densityGlance} args={[]} />
-      <FigureRow def={limitWatching} args={[]} />
-      <p className="mt-2 text-[13px] text-second">
-        A coloured plastic is no laser window until a certificate gives its optical density at the wavelength. Local rules,
-        certified eyewear and licensed practice come first.
-      </p>
+      <EyewearGiven />
     </Cell>
   )
 }

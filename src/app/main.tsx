@@ -1,4 +1,3 @@
-import '../core/zodPolicy'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'

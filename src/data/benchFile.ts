@@ -1,10 +1,11 @@
 import { strToU8, zipSync } from 'fflate'
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { accepted, refused, type Finding, type Outcome } from '../core/units'
-import { recordSchema } from '../core/bench'
+import { recordSchema, type BenchRecord } from '../core/bench'
 import { readBench } from '../core/document'
 import type { FileRow } from './database'
-import { copyBundle, type BenchBundle } from './store'
+import { copyBundle } from './copy'
+import type { BenchBundle } from './store'
 import { openZip } from './zip'
 
 /** The file's own version; the bench inside carries its own. */
@@ -23,7 +24,7 @@ const manifestSchema = z.strictObject({
   kind: z.literal('fine-kerf.file'),
   version: z.literal(FILE_VERSION),
   bench: z.unknown(),
-  records: z.array(recordSchema),
+  records: z.array(z.unknown()),
   pictures: z.array(
     z.strictObject({
       id: z.string(),
@@ -65,17 +66,15 @@ export function readBenchFile(bytes: Uint8Array, name: string): Outcome<BenchBun
     )
   }
   const manifest = manifestSchema.safeParse(json)
-  if (!manifest.success) {
-    const issues = manifest.error.issues
-    const shown = issues.slice(0, MOST_FINDINGS).map(({ path, message }) => ({
-      code: 'damaged',
-      severity: 'error' as const,
-      path: path.map(String).join('.'),
-      message: `bench.json, ${path.map(String).join('.')}: ${message}. Nothing was changed; open an earlier export.`,
-    }))
-    return { ok: false, findings: [...shown, ...restOf(issues.length)] }
+  if (!manifest.success) return damaged(manifest.error.issues)
+  const { bench, pictures } = manifest.data
+  const records: BenchRecord[] = []
+  for (const [i, raw] of manifest.data.records.entries()) {
+    const record = recordSchema.safeParse(raw)
+    if (record.success) records.push(record.data)
+    // One says enough: the file is not taken in, and thousands of wrong ones would not say more.
+    else return damaged(record.error.issues.map((it) => ({ ...it, path: ['records', i, ...it.path] })))
   }
-  const { bench, records, pictures } = manifest.data
   const strange = pictures.filter(({ path }) => !PICTURE.test(path))
   if (strange.length > 0) {
     return refused(
@@ -131,6 +130,17 @@ function bundleOf(
   const ids = [...records, ...files].map((it) => it.id)
   const fine = ID.test(bench.id) && ids.every((id) => ID.test(id)) && new Set(ids).size === ids.length
   return accepted(fine ? bundle : copyBundle(bundle, drawnId, bench.name))
+}
+
+/** What is wrong with the file's own list, as findings; a few of them. */
+function damaged(issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[]): Outcome<never> {
+  const shown = issues.slice(0, MOST_FINDINGS).map(({ path, message }) => ({
+    code: 'damaged',
+    severity: 'error' as const,
+    path: path.map(String).join('.'),
+    message: `bench.json, ${path.map(String).join('.')}: ${message}. Nothing was changed; open an earlier export.`,
+  }))
+  return { ok: false, findings: [...shown, ...restOf(issues.length)] }
 }
 
 function drawnId(): string {

@@ -204,7 +204,9 @@ describe('the bench file', () => {
     expect(code(strToU8('{"kind":"fine-kerf.bench","__proto__":{"x":1}}'))).toBe('too-deep')
     const wrong = readBenchFile(asFile({ records: Array.from({ length: 20_000 }, () => ({ nonsense: 1 })) }), 'x')
     expect(wrong.findings.length).toBeLessThanOrEqual(21)
-    expect(wrong.findings.at(-1)?.message).toMatch(/more of the kind/)
+    expect(wrong.findings[0]?.path).toMatch(/^records\.0/)
+    const pictures = readBenchFile(asFile({ pictures: Array.from({ length: 200 }, () => ({})) }), 'x')
+    expect(pictures.findings.at(-1)?.message).toMatch(/more of the kind/)
   })
 
   it.each(['pictures/__proto__/x', '__proto__', 'constructor', 'toString', '../pictures/a'])(

@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { BENCH_VERSION, readBench } from '../core/document'
 import type { BenchRecord, Mark } from '../core/bench'
+import { DATABASE } from './name'
 
 /** A bench as it is stored. */
 export interface BenchRow {
@@ -34,7 +35,7 @@ export class Database extends Dexie {
   declare readonly records: Table<BenchRecord, string>
   declare readonly files: Table<FileRow, string>
 
-  constructor(name = 'fine-kerf') {
+  constructor(name = DATABASE) {
     super(name)
     this.version(BENCH_VERSION)
       .stores({ benches: 'id, savedAt', records: 'id, benchId', files: 'id, benchId, recordId' })

@@ -1,3 +1,4 @@
+export * from './copy'
 export * from './database'
 export * from './decode'
 export * from './partsCsv'

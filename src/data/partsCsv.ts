@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { schemaOf } from '../core/bench'
 import { partShape, type PlanPart } from '../core/schedule'
 import type { Finding } from '../core/units'

@@ -3,6 +3,7 @@ import { consequences } from '../core/bench'
 import { STAGE_IDS, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { dragFact, editBench, openInStore, redo, setFact, shownBench, undo, useBenchStore } from './benchStore'
+import { loadChecking } from './checking'
 import { loadDomains } from './domains'
 import { engineOf } from './evaluate'
 
@@ -12,7 +13,10 @@ const speed = () => state().bench?.motion.wantedSpeed.value
 const set = (value: number) =>
   setFact('motion.wantedSpeed', { ...bench.motion.wantedSpeed, value, typed: String(value) }, `speed ${value}`)
 
-beforeAll(() => loadDomains())
+beforeAll(async () => {
+  await loadDomains()
+  await loadChecking()
+})
 beforeEach(() => openInStore({ bench, records, files: [], revision: 1, savedMarks: {} }, ''))
 
 describe('undo (T12)', () => {

@@ -1,8 +1,10 @@
 import { temporal } from 'zundo'
 import { create, useStore } from 'zustand'
-import { getAt, isFact, issuesOfChange, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
-import { benchShape, type Bench } from '../core/document'
+import { getAt, isFact, setAt, type BenchRecord, type Fact, type Path } from '../core/bench'
+import type { Bench } from '../core/document'
+import type { Finding } from '../core/units'
 import type { BenchRow, FileRow } from '../data'
+import { issuesOf } from './checking'
 
 /** Where saving stands. */
 export type SaveState =
@@ -32,6 +34,8 @@ interface OpenBenchState {
   readonly leftAs: string | null
   /** Marks as last saved, shown until the stages are worked. */
   readonly savedMarks: BenchRow['marks']
+  /** A bench that turned out to be damaged when its schema was checked, and what is wrong with it. */
+  readonly refused: { readonly id: string; readonly findings: readonly Finding[] } | null
   /** Whether stages that are not open have been worked. */
   readonly worked: boolean
 }
@@ -48,6 +52,7 @@ const CLOSED: OpenBenchState = {
   save: { kind: 'saved', at: '' },
   leftAs: null,
   savedMarks: {},
+  refused: null,
   worked: false,
 }
 
@@ -95,7 +100,7 @@ export function editBench(words: string, change: (bench: Bench) => Bench, checke
   if (bench === null) return 'No bench is open.'
   const next = change(bench)
   if (next === bench) return null
-  const issues = issuesOfChange(benchShape, checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
+  const issues = issuesOf(checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
   if (issues.length > 0) return issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
   useBenchStore.setState({ bench: next, edit: words, overlay: null })
   return null

@@ -1,7 +1,10 @@
 import { accepted, type Outcome } from '../core/units'
-import { belongingsOf, loadBench, rawBench, type BenchBundle, type FileRow } from '../data'
+import type { BenchBundle, FileRow } from '../data'
+import { peekBench } from '../data/peek'
 import { useBenchStore } from './benchStore'
-import { answered, db, now } from './saving'
+import { answered } from './answered'
+import { now } from './saving'
+import { stored } from './stored'
 
 // What takes a bench out stands in the first code that loads: it must work when nothing else can be fetched any more.
 
@@ -22,12 +25,15 @@ export async function exportFile(id: string): Promise<Outcome<{ readonly name: s
 async function bundleToExport(id: string): Promise<BenchBundle | Exclude<Outcome<never>, { readonly ok: true }>> {
   const open = useBenchStore.getState()
   if (open.bench?.id !== id) {
-    const loaded = await answered(loadBench(db, id))
+    const loaded = await answered(stored().then(({ db, loadBench }) => loadBench(db, id)))
     return loaded.ok ? loaded.value : loaded
   }
   const { bench, records, files } = open
-  const stored = await answered(belongingsOf(db, id)).catch(() => ({ records: [], files: [] }))
-  return { bench, records: joined(records, stored.records), files: joined(files, stored.files) }
+  const kept = await answered(stored().then(({ db, belongingsOf }) => belongingsOf(db, id))).catch(() => ({
+    records: [],
+    files: [],
+  }))
+  return { bench, records: joined(records, kept.records), files: joined(files, kept.files) }
 }
 
 function joined<T extends { readonly id: string }>(here: readonly T[], stored: readonly T[]): readonly T[] {
@@ -50,7 +56,7 @@ async function written(bundle: BenchBundle): Promise<{ readonly name: string; re
 /** A stored bench as it stands, whether or not it can be read here: to be mended or opened elsewhere. */
 export async function exportRaw(id: string): Promise<Outcome<{ readonly name: string; readonly bytes: Uint8Array }>> {
   try {
-    const raw = await answered(rawBench(db, id))
+    const raw = (await answered(peekBench(id))) ?? (await answered(stored().then(({ db, rawBench }) => rawBench(db, id))))
     if (raw === null) return failed('There is no such bench in this browser any more.')
     const { row, records, files } = raw
     const text = plainBundle({ bench: row.document, records, files })

@@ -1,21 +1,10 @@
-import { z } from 'zod'
 import { changesBetween, getAt, withChanges, type Change } from '../core/bench'
-import { readBench, type Bench } from '../core/document'
+import type { Bench } from '../core/document'
+import type { Left } from '../data/left'
+import { loadChecking } from './checking'
 
-/**
- * What was edited and is not saved yet, kept at once in the browser's small synchronous store, so that a page that is
- * killed, closed or loaded anew in the moment of an edit loses nothing. One for each bench and window.
- */
-const entrySchema = z.strictObject({
-  benchId: z.string(),
-  window: z.string(),
-  birth: z.string(),
-  revision: z.number(),
-  words: z.string(),
-  at: z.string(),
-  changes: z.array(z.strictObject({ path: z.string(), before: z.unknown().optional(), after: z.unknown().optional() })),
-})
-export type Left = z.infer<typeof entrySchema>
+// What was edited and is not saved yet, kept at once in the browser's small synchronous store, so that a page that is
+// killed, closed or loaded anew in the moment of an edit loses nothing. One for each bench and window.
 
 const PREFIX = 'fine-kerf.left.'
 
@@ -51,14 +40,16 @@ export function dropLeft(benchId: string, window: string): void {
 }
 
 /** What windows left unsaved of a bench, oldest first. What cannot be read is left where it is. */
-export function leftOf(benchId: string): readonly Left[] {
+export async function leftOf(benchId: string): Promise<readonly Left[]> {
   const kept = store()
   if (kept === null) return []
   const keys = keysOf(kept).filter((key) => key.startsWith(`${PREFIX}${benchId}.`))
+  if (keys.length === 0) return []
+  const { leftSchema } = await loadChecking()
   return keys
     .flatMap((key) => {
       try {
-        const read = entrySchema.safeParse(JSON.parse(kept.getItem(key) ?? 'null'))
+        const read = leftSchema.safeParse(JSON.parse(kept.getItem(key) ?? 'null'))
         return read.success ? [read.data] : []
       } catch {
         return []
@@ -79,12 +70,16 @@ function keysOf(kept: Storage): string[] {
  * changed it since.
  * Null where it makes no bench any more.
  */
-export function takeUp(bench: Bench, { changes }: Left): { readonly bench: Bench; readonly clean: boolean } | null {
+export async function takeUp(
+  bench: Bench,
+  { changes }: Left,
+): Promise<{ readonly bench: Bench; readonly clean: boolean } | null> {
   const list = changes as readonly Change[]
   const clean = list.every(({ path, before, after }) => {
     const there = getAt(bench, path)
     return same(there, before) || same(there, after)
   })
+  const { readBench } = await loadChecking()
   const read = readBench(withChanges(bench, list))
   return read.ok ? { bench: read.value, clean } : null
 }

@@ -1,32 +1,20 @@
 import type { Finding, Outcome } from '../core/units'
 import { recordOf, type BenchRecord } from '../core/bench'
 import { emptyBench, type Bench } from '../core/document'
-import {
-  addRecord,
-  copyBundle,
-  deleteBench,
-  hasBench,
-  listBenches,
-  loadBench,
-  putBack,
-  rawBench,
-  takenIds,
-  type BenchBundle,
-  type BenchSummary,
-  type FileRow,
-  type RawBench,
-  type SaveResult,
-} from '../data'
+import { copyBundle } from '../data/copy'
+import type { BenchBundle, BenchSummary, FileRow, RawBench, SaveResult } from '../data'
 import { closeInStore, openUnsaved, useBenchStore, type SaveState } from './benchStore'
 import { engineOf } from './evaluate'
 import { newId } from './ids'
 import { failed } from './exporting'
 import { dropLeft } from './journal'
-import { addWhole, answered, db, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
+import { answered } from './answered'
+import { addWhole, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
+import { stored } from './stored'
 import { windowId } from './window'
 
 /** All benches in this browser. */
-export const benches = (): Promise<BenchSummary[]> => answered(listBenches(db))
+export const benches = (): Promise<BenchSummary[]> => answered(stored().then(({ db, listBenches }) => listBenches(db)))
 
 /** Makes an empty bench. @returns Its id, or why it could not be kept. */
 export function createBench(name: string, units: Bench['units']): Promise<Outcome<string>> {
@@ -47,7 +35,7 @@ export async function openSecondDemo(): Promise<Outcome<string>> {
 
 async function isHere(id: string): Promise<boolean> {
   try {
-    return await answered(hasBench(db, id))
+    return await answered(stored().then(({ db, hasBench }) => hasBench(db, id)))
   } catch {
     return false
   }
@@ -66,7 +54,7 @@ async function keepOrShow(bundle: BenchBundle): Promise<Outcome<string>> {
 export async function resetDemo(): Promise<Outcome<string>> {
   ;(await import('./machine')).resetDemoMachine()
   dropLeft('heron', windowId())
-  await deleteBench(db, 'heron')
+  await stored().then(({ db, deleteBench }) => deleteBench(db, 'heron'))
   return keep((await import('../data/heron')).heron())
 }
 
@@ -76,7 +64,7 @@ export async function importFile(file: File): Promise<Outcome<string>> {
   if (!read.ok) return read
   const { bench } = read.value
   if (!(await isHere(bench.id))) {
-    const clash = await answered(takenIds(db, read.value)).catch(() => false)
+    const clash = await answered(stored().then(({ db, takenIds }) => takenIds(db, read.value))).catch(() => false)
     return keepOrShow(clash ? withNewIds(read.value, bench.id) : read.value)
   }
   const copy = await keep(copyBundle(read.value, newId, `${bench.name.slice(0, 48)} (from file)`))
@@ -102,14 +90,18 @@ function withNewIds(bundle: BenchBundle, id: string): BenchBundle {
 export async function belongings(
   id: string,
 ): Promise<{ readonly records: number; readonly pictures: number; readonly readable: boolean } | null> {
-  const raw = await answered(rawBench(db, id)).catch(() => null)
+  const raw = await answered(stored().then(({ db, rawBench }) => rawBench(db, id))).catch(() => null)
   if (raw === null) return null
-  return { records: raw.records.length, pictures: raw.files.length, readable: (await loadBench(db, id)).ok }
+  return {
+    records: raw.records.length,
+    pictures: raw.files.length,
+    readable: (await stored().then(({ db, loadBench }) => loadBench(db, id))).ok,
+  }
 }
 
 /** Deletes a bench. @returns How to put it back as it stood; null if it was not there. */
 export async function removeBench(id: string): Promise<(() => Promise<Outcome<string>>) | null> {
-  const raw = await answered(deleteBench(db, id))
+  const raw = await answered(stored().then(({ db, deleteBench }) => deleteBench(db, id)))
   dropLeft(id, windowId())
   if (useBenchStore.getState().bench?.id === id) closeInStore()
   tellOthers(id)
@@ -117,7 +109,7 @@ export async function removeBench(id: string): Promise<(() => Promise<Outcome<st
 }
 
 async function putBackAs(raw: RawBench): Promise<Outcome<string>> {
-  const result = await answered(putBack(db, raw, newId())).catch(failedResult)
+  const result = await answered(stored().then(({ db, putBack }) => putBack(db, raw, newId()))).catch(failedResult)
   return result.kind === 'saved' ? { ok: true, value: raw.row.id, findings: [] } : failed(sayFailure(result))
 }
 
@@ -164,7 +156,9 @@ export async function keepRecord(
   if (lost.length > 0)
     return `${lost.join(', ')} cannot be read any more: choose it again, or leave it out. Nothing was written down.`
   const files = read.flatMap((it) => (it.status === 'fulfilled' ? [it.value] : []))
-  const result = await answered(addRecord(db, record, files, { revision, birth })).catch(failedResult)
+  const result = await answered(stored().then(({ db, addRecord }) => addRecord(db, record, files, { revision, birth }))).catch(
+    failedResult,
+  )
   if (result.kind !== 'saved') return sayFailure(result)
   tellOthers(bench.id)
   useBenchStore.setState((state) => ({ records: [...state.records, record], files: [...state.files, ...files] }))

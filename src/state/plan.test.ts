@@ -1,10 +1,11 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { shownNumber } from '../core/bench'
 import { axisIds, emptyBench, engineFor, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { plover } from '../data/plover'
 import { openInStore, undo, useBenchStore } from './benchStore'
+import { loadChecking } from './checking'
 import { addMachineParts, machineParts } from './machineParts'
 import { partsFromCsv, partsToCsv } from './partsCsv'
 
@@ -21,6 +22,7 @@ const inOrder = (rows: Readonly<Record<string, { readonly order: number; readonl
     .sort((p, q) => p.order - q.order)
     .map((it) => it.name)
 
+beforeAll(() => loadChecking())
 beforeEach(() => open(heron().bench))
 
 describe('rows of the plan', () => {

@@ -1,46 +1,27 @@
 import type { Finding } from '../core/units'
 import type { Bench } from '../core/document'
-import {
-  addBundle,
-  copyBundle,
-  Database,
-  loadBench,
-  saveBench,
-  standOf,
-  type BenchBundle,
-  type SaveResult,
-  type Stand,
-} from '../data'
+import { copyBundle } from '../data/copy'
+import type { BenchBundle, SaveResult, Stand } from '../data'
 import { openInStore, useBenchStore, type SaveState } from './benchStore'
 import { areAllHere } from './domains'
 import { allMarksOf, marksOf } from './evaluate'
+import { answered } from './answered'
 import { newId } from './ids'
-import { dropLeft, keepLeft, leftOf, takeUp, type Left } from './journal'
+import type { Left } from '../data/left'
+import { dropLeft, keepLeft, leftOf, takeUp } from './journal'
+import { loadFromStore } from './opening'
 import { swapDrafts } from './session'
+import { stored } from './stored'
 import { held, knownWindow, windowId } from './window'
 
-/** The browser's store of benches. */
-export const db = new Database()
 export const now = (): string => new Date().toISOString()
-
-/** How long the browser's storage may take to answer, ms. */
-const STORAGE_PATIENCE = 5000
-
-/** Ends a wait for storage that never answers. @throws {Error} in words. */
-export function answered<T>(wait: Promise<T>): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => fail(new Error('the storage of this browser does not answer')), STORAGE_PATIENCE)
-  })
-  return Promise.race([wait, late]).finally(() => clearTimeout(timer))
-}
 
 /** Opens a stored bench into the store, with what was left unsaved of it. @returns What stands in the way; empty when it is open. */
 export async function openBench(id: string): Promise<readonly Finding[]> {
   try {
     // What is being saved may be this very bench, left a moment ago.
     await answered(saving)
-    const loaded = await answered(loadBench(db, id))
+    const loaded = await loadFromStore(id)
     if (!loaded.ok) return loaded.findings
     const { bench, records, files, revision, birth, savedAt, marks } = loaded.value
     const before = useBenchStore.getState().bench?.id ?? null
@@ -55,7 +36,7 @@ export async function openBench(id: string): Promise<readonly Finding[]> {
 
 /** Shows the bench as it is stored; what was changed here and is not saved is given up. @returns What stands in the way. */
 export async function reloadBench(id: string): Promise<readonly Finding[]> {
-  const kept = leftOf(id).find((it) => it.window === windowId())
+  const kept = (await leftOf(id)).find((it) => it.window === windowId())
   dropLeft(id, windowId())
   const findings = await openBench(id)
   if (findings.length > 0 && kept !== undefined) keepOpenLeft()
@@ -81,11 +62,11 @@ function noStorage(error: unknown): Finding {
 /** Takes up what a window that is gone left unsaved: here where nothing else has changed it, else in a copy beside. */
 async function takeUpLeft(bench: Bench, stand: Stand): Promise<void> {
   await knownWindow
-  for (const left of leftOf(bench.id)) {
+  for (const left of await leftOf(bench.id)) {
     if (left.window !== windowId() && (await held(left.window))) continue
     const open = useBenchStore.getState().bench
     if (open?.id !== bench.id) return
-    const taken = takeUp(open, left)
+    const taken = await takeUp(open, left)
     if (taken !== null && taken.clean && left.birth === stand.birth) {
       if (taken.bench !== open) useBenchStore.setState({ bench: taken.bench, edit: left.words })
       if (left.window !== windowId()) dropLeft(bench.id, left.window)
@@ -169,7 +150,9 @@ export function saveLeftBench(bench: Bench, stand: Stand): Promise<SaveState> {
 async function save(bench: Bench, stand: Stand): Promise<SaveResult> {
   onItsWay = bench
   const marks = areAllHere() ? marksOf(bench) : await allMarksOf(bench)
-  const result = await answered(saveBench(db, bench, marks, stand, now())).catch(failedResult)
+  const result = await answered(stored().then(({ db, saveBench }) => saveBench(db, bench, marks, stand, now()))).catch(
+    failedResult,
+  )
   onItsWay = null
   if (result.kind === 'saved') lastSaved = { id: bench.id, revision: result.revision, birth: stand.birth }
   return result
@@ -208,10 +191,10 @@ export async function checkElsewhere(): Promise<void> {
   const { bench, saved, save: state } = useBenchStore.getState()
   if (bench === null || saved === null || state.kind === 'changed-elsewhere') return
   await saving
-  const stored = await answered(standOf(db, bench.id)).catch(() => undefined)
+  const stand = await answered(stored().then(({ db, standOf }) => standOf(db, bench.id))).catch(() => undefined)
   const open = useBenchStore.getState()
-  if (stored === undefined || open.bench?.id !== bench.id) return
-  if (stored !== null && stored.revision === open.revision && stored.birth === open.birth) return
+  if (stand === undefined || open.bench?.id !== bench.id) return
+  if (stand !== null && stand.revision === open.revision && stand.birth === open.birth) return
   useBenchStore.setState({ save: { kind: 'changed-elsewhere', unsaved: open.bench !== open.saved } })
 }
 
@@ -234,7 +217,7 @@ export async function askForLastingStorage(): Promise<void> {
 /** Stores a bench with all that belongs to it. */
 export async function addWhole(bundle: BenchBundle, birth: string): Promise<SaveResult> {
   const marks = await allMarksOf(bundle.bench)
-  return answered(addBundle(db, bundle, marks, now(), birth)).catch(failedResult)
+  return answered(stored().then(({ db, addBundle }) => addBundle(db, bundle, marks, now(), birth))).catch(failedResult)
 }
 
 /** What a save comes to for the open bench. */

@@ -1,12 +1,15 @@
-import { useMemo, useState, type ReactNode } from 'react'
-import { getAt, isFact, measureNext, sayUnknown, shownNumber, showFact, type AnyFigure, type Verdict } from '../core/bench'
-import { benchFactSpec, labelAt, type Bench } from '../core/document'
+import { useState } from 'react'
+import { getAt, isFact, sayUnknown, shownNumber, showFact, type AnyFigure, type FigureDef, type Verdict } from '../core/bench'
+import { labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf, useBenchStore } from '../state'
 import { useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
+import { later } from './later'
 import { VerdictMark } from './VerdictMark'
+
+const WhatDecides = later(async () => (await import('./WhatDecides')).WhatDecides, 'at rest')
 
 /** A verdict: its mark, why, the one thing to do next, and whether it rests on guesses. */
 export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
@@ -58,51 +61,11 @@ function Assumed({ verdict, bench }: { readonly verdict: Verdict; readonly bench
   )
 }
 
-/** What to measure so that a straddling verdict is decided (T14); else what the verdict itself proposes. */
-function WhatDecides({
-  verdict,
-  bench,
-  otherwise,
-}: {
-  readonly verdict: Verdict
-  readonly bench: Bench
-  readonly otherwise: ReactNode
-}) {
-  const advice = useMemo(() => measureNext(engineOf(bench), verdict, benchFactSpec), [verdict, bench])
-  const name = (path: string): string => lowerFirst(labelAt(bench, path))
-  if (advice.kind === 'none') {
-    const [first] = advice.ranking
-    return (
-      <>
-        {first !== undefined && `No instrument at hand will decide it; most of the doubt comes from the ${name(first.path)}. `}
-        {otherwise}
-      </>
-    )
-  }
-  const tools = [...new Set(advice.measure.map((it) => lowerFirst(it.instrument?.name ?? '')))].join(' and the ')
-  return (
-    <>
-      Measure{' '}
-      {advice.measure.map(({ path }, i) => (
-        <span key={path}>
-          {i > 0 && ' and '}
-          <FactLink path={path}>the {name(path)}</FactLink>
-        </span>
-      ))}{' '}
-      with the {tools}: that decides.
-    </>
-  )
-}
-
-function lowerFirst(words: string): string {
-  return words.charAt(0).toLowerCase() + words.slice(1)
-}
-
 /** A verdict's sentence, its numbers printed in the bench's system. */
 function wording(verdict: Verdict, bench: Bench, system: UnitSystem) {
   const engine = engineOf(bench)
   const print = (def: AnyFigure, ...args: string[]): string => {
-    const figure = engine.byId(def.id, args)
+    const figure = engine.withDoubt(def as FigureDef<Bench>, ...args)
     const value = shownNumber(figure.result)
     return value === null ? '(not known)' : sayQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
   }

@@ -2,19 +2,24 @@ import { useEffect, useSyncExternalStore, type ComponentType } from 'react'
 import { putOff, type PutOff } from './putOff'
 
 const registered: PutOff<unknown>[] = []
+/** Whether the first picture stands: until then nothing that can wait is fetched. */
+let rests = false
 
 /**
  * A component whose code is not in the first picture. It is fetched when first drawn, or by `fetchLater` before that;
  * once it is here it is drawn at once, with no wait in between, so that a key pressed after a click meets it. Until then
- * nothing stands in its place. Where it cannot be fetched, that is said in its place, with what to do.
+ * nothing stands in its place. What is drawn with the first picture but not needed for it waits until that is `at rest`. Where it cannot be fetched, that is said in its place, with what to do.
  */
-export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+export function later<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  when: 'drawn' | 'at rest' = 'drawn',
+): ComponentType<P> {
   const part = putOff(load)
   registered.push(part)
   return function Later(props: P) {
     const standing = useSyncExternalStore(part.listen, part.standing)
     useEffect(() => {
-      if (standing.kind === 'away') void part.fetch()
+      if (standing.kind === 'away' && (when === 'drawn' || rests)) void part.fetch()
     }, [standing.kind])
     if (standing.kind === 'failed') return <NotHere message={standing.message} />
     if (standing.kind !== 'here') return null
@@ -39,5 +44,6 @@ function NotHere({ message }: { readonly message: string }) {
 
 /** Fetches what was put off, when there is nothing better to do; a failure is told where the part is drawn. */
 export async function fetchLater(): Promise<void> {
+  rests = true
   await Promise.all(registered.map((it) => it.fetch()))
 }

@@ -1,4 +1,3 @@
-import '../core/zodPolicy'
 import * as Comlink from 'comlink'
 import type { Outcome } from '../core/units'
 import { readBenchFile } from '../data/benchFile'

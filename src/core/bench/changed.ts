@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from '../zod'
 import { partAt, type Shape } from './shape'
 import { schemaOf } from './schema'
 

@@ -6,14 +6,13 @@ import {
   refused,
   sayExact,
   toCore,
-  doubtToCore,
-  unitsOf,
   type Finding,
   type Outcome,
   type UnitId,
   type UnitSystem,
 } from '../units'
 import type { Doubt, Fact, FactSpec, Origin } from './fact'
+import { assumedHalfWidth, templateDoubt } from './guess'
 
 /** What a person gives for a fact; the doubt as text in the same units, or nothing. */
 export interface Entry {
@@ -107,42 +106,11 @@ function alternativesAround(value: number, spread: number, spec: FactSpec): Doub
   return { kind: 'alternatives', others: others.filter((it) => it !== value && it >= spec.min && it <= spec.max) }
 }
 
-/** What an unchecked count may be instead: the template's own list, less the value itself. */
-function templateDoubt({ assume }: FactSpec, value: number): Doubt {
-  const others = assume?.others === undefined ? [] : [assume.value, ...assume.others].filter((it) => it !== value)
-  return others.length === 0 ? { kind: 'exact' } : { kind: 'alternatives', others }
-}
-
 /** The template's half-width as a share of its value, carried over to what was typed; 5 % where it gives none. */
 function shareOf(spec: FactSpec, value: number): number {
   const { assume } = spec
   if (assume === undefined || assume.value === 0) return assume === undefined ? Math.abs(value) * 0.05 : assumedHalfWidth(spec)
   return Math.abs(value) * (assume.halfWidth / Math.abs(assume.value))
-}
-
-function assumedHalfWidth(spec: FactSpec): number {
-  const { assume } = spec
-  return assume === undefined ? 0 : doubtToCore(assume.halfWidth, assume.unit ?? unitsOf(spec.quantity)[0] ?? 'one')
-}
-
-/** The fact a template starts from: its guess with its honest range, or nothing entered where it has no guess. */
-export function templateFact(spec: FactSpec): Fact {
-  const { assume } = spec
-  const unit = assume?.unit ?? spec.unit ?? displayUnit(spec.quantity, 'metric')
-  if (assume === undefined) return blankFact(unit)
-  const a = assumedHalfWidth(spec)
-  return {
-    value: toCore(assume.value, unit),
-    typed: spec.quantity === 'divisor' ? `1/${assume.value}` : String(assume.value),
-    typedUnit: unit,
-    origin: 'assumed',
-    doubt: a === 0 ? templateDoubt(spec, assume.value) : { kind: 'halfWidth', a },
-  }
-}
-
-/** A fact nobody has entered. */
-export function blankFact(unit: UnitId): Fact {
-  return { value: null, typed: '', typedUnit: unit, origin: 'assumed', doubt: { kind: 'exact' } }
 }
 
 /**

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import type { BenchRecord } from './record'
 
 /** A record as it is stored and exchanged. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { UNIT_IDS, type UnitId } from '../units'
 import type { ChoiceSpec, FactSpec } from './fact'
 import type { Moment, Plainly, Shape } from './shape'

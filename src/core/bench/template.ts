@@ -1,4 +1,4 @@
-import { templateFact } from './enter'
+import { templateFact } from './guess'
 import type { Choice, ChoiceSpec } from './fact'
 import type { Shape } from './shape'
 
@@ -13,18 +13,18 @@ export function guessedChoice<C extends string>(chosen: C | null, others: readon
  * @param given Values to take instead, by key of the part.
  */
 export function templateOf<T>(shape: Shape<T>, given: Partial<T> = {}): T {
-  const made = startOf(shape)
-  return { ...(made as T), ...given }
+  return startOf(shape, given as Readonly<Record<string, unknown>>) as T
 }
 
-function startOf({ is }: Shape): unknown {
+/** Keys stand in the shape's order, whoever gives their values, so that a bench is written alike however it came. */
+function startOf({ is }: Shape, given: Readonly<Record<string, unknown>> = {}): unknown {
   switch (is.kind) {
     case 'fact':
       return templateFact(is.spec)
     case 'choice':
       return templateChoice(is.spec)
     case 'group': {
-      const made = Object.entries(is.parts).map(([key, part]): readonly [string, unknown] => [key, startOf(part)])
+      const made = Object.entries(is.parts).map(([key, part]) => [key, given[key] ?? startOf(part)] as const)
       return Object.fromEntries(made.filter(([, value]) => value !== undefined))
     }
     case 'many':

@@ -26,6 +26,8 @@ const frozen = JSON.parse(readFileSync('tests/fixtures/bench-v0.json', 'utf8')) 
 describe('an empty bench', () => {
   it('is valid, and no guess of it reads good', () => {
     expect(benchSchema.parse(empty)).toEqual(empty)
+    // Written alike, whether it was read by its schema or not.
+    expect(JSON.stringify(benchSchema.parse(empty))).toBe(JSON.stringify(empty))
     expect(judgeAll(engineFor(empty)).map((it) => it.mark)).not.toContain('good')
   })
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { schemaOf } from '../bench'
 import { benchShape, type Bench } from './bench'
 

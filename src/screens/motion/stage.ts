@@ -14,6 +14,6 @@ export const motion = stage({
     { id: 'belts', name: 'Belts by ear', about: 'Pluck the free span of a belt: its tone says how hard it pulls.' },
     { id: 'square', name: 'Square and level', about: 'Corners, gantry, play and bed: what slants, and by how much.' },
   ],
-  domains: ['motion', 'optics', 'calibrate'],
+  domains: ['motion', 'optics'],
   load: async () => (await import('./sheets')).sheets,
 })

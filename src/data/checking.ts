@@ -1,0 +1,3 @@
+export { issuesOfChange, recordSchema } from '../core/bench'
+export { benchSchema, readBench } from '../core/document'
+export { leftSchema } from './left'

@@ -1,0 +1,2 @@
+/** The browser's database. */
+export const DATABASE = 'fine-kerf'

@@ -1,0 +1,49 @@
+import { fits, type BenchRecord } from '../core/bench'
+import { BENCH_VERSION, benchShape, type Bench } from '../core/document'
+import { accepted, type Outcome } from '../core/units'
+import type { OpenBench } from '../data'
+import { peekBench } from '../data/peek'
+import { answered } from './answered'
+import { closeInStore, useBenchStore } from './benchStore'
+import { loadChecking } from './checking'
+import { stored } from './stored'
+
+/**
+ * A stored bench with all that belongs to it. One that this version has kept is shown as soon as its shape is as it should
+ * be, and checked by its schema after that (`checkOpen`); any other goes through migrations and schema first.
+ */
+export async function loadFromStore(id: string): Promise<Outcome<OpenBench>> {
+  const raw = await answered(peekBench(id))
+  if (raw !== null && isAsKept(raw.row.document)) {
+    const { revision, birth = '', savedAt, marks, document } = raw.row
+    const records = raw.records.filter(isRecord).sort((p, q) => p.at.localeCompare(q.at))
+    return accepted({ bench: document, records, files: raw.files, revision, birth, savedAt, marks })
+  }
+  const { db, loadBench } = await stored()
+  return answered(loadBench(db, id))
+}
+
+function isAsKept(document: unknown): document is Bench {
+  return (document as Partial<Bench> | null)?.version === BENCH_VERSION && fits(benchShape, document)
+}
+
+/** A look at what a record must have to be listed and compared; the schema has the last word. */
+function isRecord(node: unknown): node is BenchRecord {
+  const { id, at, title, note, read, gave, beneath } = node as Partial<Record<string, unknown>>
+  return [id, at, title, note].every((it) => typeof it === 'string') && [read, gave, beneath].every((it) => Array.isArray(it))
+}
+
+/** Checks the open bench and its records by their schemas; a bench that does not stand is put away, with what is wrong. */
+export async function checkOpen(): Promise<void> {
+  const { benchSchema, readBench, recordSchema } = await loadChecking()
+  const { bench, records } = useBenchStore.getState()
+  if (bench === null) return
+  if (!benchSchema.safeParse(bench).success) {
+    const read = readBench(bench)
+    closeInStore()
+    useBenchStore.setState({ refused: { id: bench.id, findings: read.findings } })
+    return
+  }
+  const sound = records.filter((it) => recordSchema.safeParse(it).success)
+  if (sound.length < records.length) useBenchStore.setState({ records: sound })
+}

@@ -7,6 +7,7 @@ import { heron } from '../../data/heron'
 import {
   assumedFacts,
   axisTemplate,
+  BENCH_VERSION,
   benchFactSpec,
   benchSchema,
   emptyBench,
@@ -16,6 +17,8 @@ import {
   labelAt,
   machineLimits,
   readBench,
+  RENAMED_FIGURES,
+  SLICE_MIGRATIONS,
   STAGE_IDS,
   type Bench,
 } from '.'
@@ -83,7 +86,7 @@ describe('reading a bench of another version', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v1.json', 'utf8')) as Record<string, unknown>
     const read = readBench(old)
     const bench = (read as { value: Bench }).value
-    expect(bench).toMatchObject({ ...old, version: 6 })
+    expect(bench).toMatchObject({ ...old, version: BENCH_VERSION })
     expect(Object.keys(bench.controller.axes)).toEqual(Object.keys(bench.motion.axes))
     expect(Object.values(bench.controller.axes).map((it) => it.steps.value)).toEqual([null, null])
     expect(engineFor(bench).byId('calibrate.steps', ['x']).result).toEqual({ known: true, value: 80 })
@@ -92,7 +95,7 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 2: Motion gets its later facts as the template has them, a gantry where Y has two motors', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v2.json', 'utf8')) as Bench
     const { motion, ...rest } = (readBench(old) as { value: Bench }).value
-    expect({ ...rest, motion }).toMatchObject({ ...old, version: 6 })
+    expect({ ...rest, motion }).toMatchObject({ ...old, version: BENCH_VERSION })
     expect(motion.kinematics.chosen).toBe('gantry')
     const typed = (facts: object) => Object.values(facts as Record<string, { typed?: string }>).map((it) => it.typed)
     const later = (axis: object) => Object.fromEntries(Object.entries(axis).filter(([key]) => !(key in old.motion.axes['x']!)))
@@ -103,14 +106,14 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 3: a plan with nothing in it, as the template has it', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v3.json', 'utf8')) as Bench
     const { plan, ...rest } = (readBench(old) as { value: Bench }).value
-    expect(rest).toMatchObject({ ...old, version: 6 })
+    expect(rest).toMatchObject({ ...old, version: BENCH_VERSION })
     expect(plan).toEqual(empty.plan)
   })
 
   it('migrates the frozen version 4: goals unsaid, wheels on the bars, two motors that may share a driver', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v4.json', 'utf8')) as Bench
     const { motion, plan, ...rest } = (readBench(old) as { value: Bench }).value
-    expect({ ...rest, motion, plan }).toMatchObject({ ...old, version: 6 })
+    expect({ ...rest, motion, plan }).toMatchObject({ ...old, version: BENCH_VERSION })
     const { barWidth: _, carriageWidth: __, carriageDepth: ___, ...later } = empty.motion.frame
     expect(motion.frame).toMatchObject(later)
     expect([plan.goals, plan.guideStock]).toEqual([empty.plan.goals, empty.plan.guideStock])
@@ -122,8 +125,22 @@ describe('reading a bench of another version', () => {
   it('migrates the frozen version 5: what a driver is set to is either, until somebody says', () => {
     const old = JSON.parse(readFileSync('tests/fixtures/bench-v5.json', 'utf8')) as Bench
     const read = (readBench(old) as { value: Bench }).value
-    expect(read).toMatchObject({ ...old, version: 6 })
+    expect(read).toMatchObject({ ...old, version: BENCH_VERSION })
     expect(read.motion.axes['x']?.currentIs).toEqual(empty.motion.axes['x']?.currentIs)
+  })
+
+  it('has a frozen sample of every version, the present one too: a changed shape without a step is refused', () => {
+    for (let version = 0; version <= BENCH_VERSION; version++) {
+      const raw = JSON.parse(readFileSync(`tests/fixtures/bench-v${version}.json`, 'utf8')) as { version?: number }
+      const read = readBench(raw)
+      expect(read.ok ? [] : read.findings.map((it) => it.message), `version ${version}`).toEqual([])
+      if (version === BENCH_VERSION) expect((read as { value: unknown }).value).toEqual(raw)
+    }
+  })
+
+  it('steps without gaps up to the present version', () => {
+    const led = new Set(Object.values(SLICE_MIGRATIONS).flatMap((steps) => steps.map(({ to }) => to)))
+    expect([...led].sort((p, q) => p - q)).toEqual(Array.from({ length: BENCH_VERSION }, (_, i) => i + 1))
   })
 
   it('does not alter what it was given', () => {
@@ -136,7 +153,7 @@ describe('reading a bench of another version', () => {
     ['nothing', null, 'foreign'],
     ['another thing', { kind: 'seed-list' }, 'foreign'],
     ['no version', { kind: 'fine-kerf.bench' }, 'no-version'],
-    ['a newer one', { ...empty, version: 7 }, 'newer'],
+    ['a newer one', { ...empty, version: BENCH_VERSION + 1 }, 'newer'],
     ['a key too many', { ...empty, colour: 'red' }, 'damaged'],
     [
       'a value out of range',
@@ -191,4 +208,11 @@ it('every figure names its source, and its symbols lead to facts or figures that
 
 it('every verdict belongs to a stage of the route', () => {
   for (const { def } of judgeAll(engineFor(empty))) expect(STAGE_IDS).toContain(def.stage)
+})
+
+it('figures keep the ids that records name: one that goes has its new name in renames.ts; npm run freeze adds new ones', () => {
+  const frozen = JSON.parse(readFileSync('tests/fixtures/figure-ids.json', 'utf8')) as string[]
+  const ids = FIGURES.map((it) => it.id)
+  expect(frozen.filter((id) => !ids.includes(id) && !ids.includes(RENAMED_FIGURES[id] ?? ''))).toEqual([])
+  expect(ids.filter((id) => !frozen.includes(id))).toEqual([])
 })

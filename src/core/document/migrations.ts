@@ -1,61 +1,37 @@
+import { asJson, type Json, type Migration } from '../bench'
+import { calibrateMigrations } from '../calibrate'
+import { controllerMigrations } from '../controller'
+import { electricalMigrations } from '../electrical'
+import { outputMigrations } from '../gcode'
+import { motionMigrations } from '../motion'
+import { planMigrations } from '../schedule'
 import { accepted, refused, type Finding, type Outcome } from '../units'
-import { laterSlicesOfVersion2 } from './version2'
-import { motionOfVersion3 } from './version3'
-import { planOfVersion4 } from './version4'
-import { benchOfVersion5 } from './version5'
-import { motionOfVersion6 } from './version6'
 import { BENCH_VERSION, type Bench } from './bench'
 import { benchSchema } from './schema'
 
-type Json = Record<string, unknown>
-
-/** One step from a version to the next. Pure, without gaps, never edited once shipped. */
-interface Migration {
-  readonly to: number
-  readonly why: string
-  readonly up: (bench: Json) => Json
+/** The steps of each slice, by its key on the bench. */
+export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = {
+  motion: motionMigrations,
+  controller: controllerMigrations,
+  electrical: electricalMigrations,
+  calibrate: calibrateMigrations,
+  output: outputMigrations,
+  plan: planMigrations,
 }
 
-const MIGRATIONS: readonly Migration[] = [
-  {
-    to: 1,
-    why: 'axes were a list without ids, and a reading kept the ± it was shown with instead of its standard uncertainty',
-    up: (bench) => {
-      const { motion, ...rest } = bench
-      const { axes, ...others } = asJson(motion)
-      const listed = Array.isArray(axes) ? axes.map(asJson) : []
-      const byId = listed.map((axis, i) => [`axis${i + 1}`, { order: i + 1, ...axis }] as const)
-      return { ...asJson(standardised(rest)), motion: standardised({ ...others, axes: Object.fromEntries(byId) }) }
-    },
-  },
-  {
-    to: 2,
-    why: 'a bench got the settings in the machine, the power signal, scale runs and an output card',
-    up: (bench) => ({ ...bench, ...laterSlicesOfVersion2(Object.keys(asJson(asJson(bench['motion'])['axes']))) }),
-  },
-  {
-    to: 3,
-    why: 'Motion got kinematics, the data of the motors, belts, mirrors, racking, play and heights of the bed',
-    up: (bench) => ({ ...bench, motion: motionOfVersion3(asJson(bench['motion'])) }),
-  },
-  {
-    to: 4,
-    why: 'a bench got a plan: parts, cuts, fasteners, tasks and free time',
-    up: (bench) => ({ ...bench, plan: planOfVersion4() }),
-  },
-  {
-    to: 5,
-    why: 'a bench got its goals, shared motor drivers, rails and plates, and parts that stand for stock',
-    up: benchOfVersion5,
-  },
-  {
-    to: 6,
-    why: 'torque was worked as if every driver were set to the effective value; what it is set to became a choice',
-    up: (bench) => ({ ...bench, motion: motionOfVersion6(asJson(bench['motion'])) }),
-  },
-]
+/** A bench one version on: what concerns all of it first, then each slice by its own step, from the bench as it was. */
+function stepTo(version: number, bench: Json): Json {
+  const whole = version === 1 ? asJson(standardised(bench)) : bench
+  const moved = Object.entries(SLICE_MIGRATIONS).flatMap(([key, steps]) =>
+    steps.filter(({ to }) => to === version).map(({ up }) => [key, up(asJson(whole[key]), whole)] as const),
+  )
+  return { ...whole, ...Object.fromEntries(moved), version }
+}
 
-/** Turns `{ plusMinus }` of a reading, two standard uncertainties, into a doubt, wherever one stands. */
+/**
+ * To version 1: turns `{ plusMinus }` of a reading, two standard uncertainties, into a doubt, wherever one stands; a reading
+ * had been kept with the ± it was shown with.
+ */
 function standardised(node: unknown): unknown {
   if (Array.isArray(node)) return node.map(standardised)
   if (typeof node !== 'object' || node === null) return node
@@ -65,10 +41,6 @@ function standardised(node: unknown): unknown {
   if (plusMinus === 0) return { ...children, doubt: { kind: 'exact' } }
   const measured = rest['origin'] === 'measured'
   return { ...children, doubt: measured ? { kind: 'standard', u: plusMinus / 2 } : { kind: 'halfWidth', a: plusMinus } }
-}
-
-function asJson(value: unknown): Json {
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Json) : {}
 }
 
 /**
@@ -96,10 +68,8 @@ export function readBench(raw: unknown): Outcome<Bench> {
       { path: 'version' },
     )
   }
-  const migrated = MIGRATIONS.filter(({ to }) => to > version).reduce<Json>(
-    (bench, { to, up }) => ({ ...up(bench), version: to }),
-    json,
-  )
+  let migrated = json
+  for (let to = version + 1; to <= BENCH_VERSION; to++) migrated = stepTo(to, migrated)
   const read = benchSchema.safeParse(migrated)
   if (read.success) return accepted(read.data)
   return { ok: false, findings: read.error.issues.map(findingOf) }

@@ -1,5 +1,6 @@
 export * from './domain'
 export * from './figures'
+export * from './migrations'
 export * from './pwm'
 export * from './slice'
 export * from './verdicts'

@@ -1,0 +1,24 @@
+import { asJson, thenBlank, thenChosen, type Json, type Migration } from '../bench'
+
+export const controllerMigrations: readonly Migration[] = [
+  {
+    to: 2,
+    why: 'a bench got the settings in the machine, one set for each axis',
+    up: (_, bench) => ({
+      axes: Object.fromEntries(Object.keys(asJson(asJson(bench['motion'])['axes'])).map((id) => [id, axisOf2()])),
+      beam: { fullPower: thenBlank('count'), pwmFrequency: thenBlank('Hz'), followsSpeed: thenChosen(null) },
+      keys: {},
+      line: '{key} = {value}',
+      speedUnit: 'mm/s',
+    }),
+  },
+]
+
+function axisOf2(): Json {
+  return {
+    steps: thenBlank('steps/mm'),
+    topSpeed: thenBlank('mm/s'),
+    acceleration: thenBlank('mm/s2'),
+    travel: thenBlank('mm'),
+  }
+}

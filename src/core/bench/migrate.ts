@@ -26,6 +26,14 @@ export function withEach(list: unknown, more: Json | ((thing: Json, id: string) 
   )
 }
 
+/** A slice with something at a place of it; `*` in the place stands for every thing of a list. */
+export function withAt(slice: Json, at: string, value: Json): Json {
+  const [key = '', ...rest] = at.split('.')
+  if (rest.length === 0) return { ...slice, [key]: value }
+  if (key === '*') return withEach(slice, (thing) => withAt(thing, rest.join('.'), value))
+  return { ...slice, [key]: withAt(asJson(slice[key]), rest.join('.'), value) }
+}
+
 const EXACT = { kind: 'exact' }
 
 /** A fact nobody had entered, as a template gave it then. */

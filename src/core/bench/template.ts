@@ -13,7 +13,7 @@ export function guessedChoice<C extends string>(chosen: C | null, others: readon
  * @param given Values to take instead, by key of the part.
  */
 export function templateOf<T>(shape: Shape<T>, given: Partial<T> = {}): T {
-  return startOf(shape, given as Readonly<Record<string, unknown>>) as T
+  return startOf(shape, given) as T
 }
 
 /** Keys stand in the shape's order, whoever gives their values, so that a bench is written alike however it came. */

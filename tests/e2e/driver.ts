@@ -61,7 +61,8 @@ export class Driver {
     if (this.page.url() === 'about:blank') {
       await this.visit()
       // Whoever has been to the list of benches has the store.
-      await expect(this.page.getByText('Open the demo bench')).toBeVisible()
+      const hasStore = async () => (await indexedDB.databases()).some(({ name }) => name === 'fine-kerf')
+      await expect.poll(() => this.page.evaluate(hasStore)).toBe(true)
     }
     await this.page.evaluate(putRows, rows)
   }

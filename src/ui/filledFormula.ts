@@ -1,11 +1,8 @@
-import { getAt, isChoice, isFact, showFact, shownNumber, type Path, type WithDoubt } from '../core/bench'
+import { formInUse, getAt, isFact, showFact, shownNumber, SYMBOL, targetOf, type Path, type WithDoubt } from '../core/bench'
 import type { Bench } from '../core/document'
 import { printNumber, sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf } from '../state'
 import { figureUnit } from './figureUnit'
-
-/** An input of a formula: `\\v{symbol}`, the symbol itself possibly with braces. */
-const SYMBOL = /\\v\{((?:[^{}]|\{[^{}]*\})*)\}/g
 
 /** The form that is in use, in TeX, with its symbols as letters. */
 export function plainFormula({ def, args }: Pick<WithDoubt, 'def' | 'args'>, bench: Bench): string {
@@ -16,8 +13,9 @@ export function plainFormula({ def, args }: Pick<WithDoubt, 'def' | 'args'>, ben
 export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSystem): string {
   const { def, args } = figure
   const number = (symbol: string): string => {
-    const target = def.symbols[symbol]?.replace(/\{(\d)\}/g, (_, i: string) => args[Number(i)] ?? '') ?? ''
-    return target.startsWith('=') ? figureNumber(target.slice(1), bench, system) : factNumber(target, bench)
+    const target = targetOf(def, args, symbol)
+    if (target === null) return '?'
+    return 'path' in target ? factNumber(target.path, bench) : figureNumber(target.figure, target.args, bench, system)
   }
   const result = shownNumber(figure.result) ?? Number.NaN
   const form = formInUse(def, bench, args)
@@ -30,21 +28,7 @@ export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSyste
   return `${filled} = ${texNumber(sayQuantity(result, null, figureUnit(figure, system)))}`
 }
 
-/** The form that is in use. */
-function formInUse({ formula, forms }: WithDoubt['def'], bench: Bench, args: readonly string[]): string {
-  const all = formula.split('\\quad\\text{or}\\quad')
-  return (all[forms?.of[pickOf(forms.by, bench, args)] ?? 0] ?? formula).trim()
-}
-
-/** What picks a form: the first argument itself, or the choice or plain word at a path. */
-function pickOf(by: string, bench: Bench, [first = '']: readonly string[]): string {
-  if (by === '{0}') return first
-  const node = getAt(bench, by.replace('{0}', first))
-  return isChoice(node) ? (node.chosen ?? '') : typeof node === 'string' ? node : ''
-}
-
-function figureNumber(key: string, bench: Bench, system: UnitSystem): string {
-  const [id = '', ...args] = key.split('|')
+function figureNumber(id: string, args: readonly string[], bench: Bench, system: UnitSystem): string {
   const engine = engineOf(bench)
   if (!engine.has(id)) return '\\dots'
   const used = engine.byId(id, args)

@@ -237,8 +237,13 @@ export const wantedTone = figure({
   of: anAxis,
   label: 'Tone in the middle of the band',
   quantity: 'frequency',
-  formula: 'f = \\dfrac{1}{2\\v{L}}\\sqrt{\\dfrac{T}{\\v{m}}},\\quad T = \\tfrac12(T_1 + T_2)',
-  symbols: { m: 'motion.belts.massPerMetre', L: 'motion.axes.{0}.freeSpan' },
+  formula: 'f = \\dfrac{1}{2\\cdot \\v{L}}\\sqrt{\\dfrac{\\v{T_1} + \\v{T_2}}{2\\cdot \\v{m}}}',
+  symbols: {
+    m: 'motion.belts.massPerMetre',
+    L: 'motion.axes.{0}.freeSpan',
+    T_1: 'motion.belts.tensionFrom',
+    T_2: 'motion.belts.tensionTo',
+  },
   source: 'The same, solved for the tone.',
   doubt: 'nudge',
   work(view, axisId: string): number {

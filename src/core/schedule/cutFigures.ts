@@ -202,8 +202,9 @@ export const pulleysApart = figure({
   of: aCutBelt,
   label: 'Pulleys apart, along an axis',
   quantity: 'length',
-  formula: 'C = \\text{outside of the frame} - \\v{t}',
-  symbols: { t: 'motion.frame.barWidth' },
+  formula: 'C = \\v{W} - \\v{t} \\quad\\text{or}\\quad C = \\v{D} - \\v{t}',
+  forms: { by: 'motion.axes.{0}.letter', of: { Y: 1 } },
+  symbols: { W: '=motion.frameWidth', D: '=motion.frameDepth', t: 'motion.frame.barWidth' },
   source: 'Dimension chain: the pulleys stand on the middles of the bars.',
   doubt: 'nudge',
   work(view, axisId: string): number {

@@ -58,6 +58,7 @@ const ALIKE = 0.2
  * @param value The figure's value: a number, or what a figure with its own doubt gives.
  * @param alternatives What each doubtful count or choice does alone; listed, and widening the interval.
  * @returns Null where the value is neither.
+ * @throws never for contributions of one degree of freedom or more, which `spreadOf` gives.
  * Valid: responses near linear or quadratic over the reach; an unlike pair of sides takes the larger and says so (T6).
  * Where they bend, the interval also covers the mean's shift and the squares' own spread, so that a figure at its
  * extreme is not promised too much. Facts are independent of one another: what readings share is a fact (T7).

@@ -7,7 +7,11 @@ export function templateDoubt({ assume }: FactSpec, value: number): Doubt {
   return others.length === 0 ? { kind: 'exact' } : { kind: 'alternatives', others }
 }
 
-/** The half-width of the template's guess, core's unit; 0 where it has none. */
+/**
+ * The half-width of the template's guess, core's unit; 0 where it has none.
+ * Valid: any spec. Source: by definition.
+ * @example assumedHalfWidth({ label: 'Bar', quantity: 'length', min: 0, max: 99, assume: { value: 2, halfWidth: 0.1, unit: 'cm' } }) // 1
+ */
 export function assumedHalfWidth(spec: FactSpec): number {
   const { assume } = spec
   return assume === undefined ? 0 : doubtToCore(assume.halfWidth, assume.unit ?? unitsOf(spec.quantity)[0] ?? 'one')

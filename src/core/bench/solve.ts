@@ -8,7 +8,7 @@ import { NotConverged } from './figure'
  * @throws {NotConverged} where the ends have the same sign or 200 steps do not close the bracket.
  * Valid: one sign change in the bracket. Source: false position in the Illinois variant (Dowell and Jarratt, BIT 11,
  * 1971, from memory), with a bisection whenever it fails to halve the bracket in three steps.
- * @example findRoot((x) => x * x - 2, 0, 2) // 1.41421356…
+ * @example findRoot((x) => x * x - 2, 0, 2) // 1.41421356
  */
 export function findRoot(f: (x: number) => number, low: number, high: number, relative = 1e-10): number {
   let [a, b] = [low, high]

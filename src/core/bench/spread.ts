@@ -38,6 +38,7 @@ export const MOST_COMBINATIONS = 1024
  * The ± of a figure and its interval over every combination of what its counts and choices could be: each fact is moved
  * by its reach at the values that stand, and again at the combinations that give the least and the most.
  * @returns Null where the figure has no number.
+ * @throws never, as `combine`.
  * Valid: facts independent of one another; a combination under which the figure is unknown is left out. Over
  * `MOST_COMBINATIONS` the rest is bounded by the effects of single alternatives, added or multiplied, whichever is more.
  * Source: JCGM 100:2008, 5.1.3 note 2; T3, T6.

@@ -5,6 +5,7 @@ export const COVERAGE = 0.954499736
  * Probability within ±t of Student's distribution.
  * @param t ≥ 0. @param dof Whole, ≥ 1.
  * Valid: whole degrees of freedom. Source: Abramowitz and Stegun, 26.7.3 and 26.7.4 (finite series; from memory).
+ * @example studentWithin(2.776, 4) // 0.95
  */
 export function studentWithin(t: number, dof: number): number {
   const theta = Math.atan(t / Math.sqrt(dof))
@@ -44,6 +45,7 @@ export function coverageFactor(dof: number): number {
  * @param parts Each contribution c·u and its degrees of freedom (Infinity where they are many).
  * @returns Not cut; Infinity where no part is uncertain in itself.
  * Valid: independent parts. Source: JCGM 100:2008, equation G.2b.
+ * @example effectiveDof([{ c: 1, dof: 4 }, { c: 1, dof: Infinity }]) // 16
  */
 export function effectiveDof(parts: readonly { readonly c: number; readonly dof: number }[]): number {
   const variance = parts.reduce((sum, { c }) => sum + c * c, 0)

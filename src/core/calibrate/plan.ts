@@ -47,6 +47,7 @@ const APART = 10
 /**
  * Plans a scale run: spans that the instrument can read and the travel holds, read as often as the wanted accuracy asks.
  * @returns The plan with its reasons; refused where instrument and travel leave no room for two unlike spans.
+ * @throws {RangeError} where the wanted share or the instrument’s uncertainty is not more than 0.
  * Source: the standard uncertainty of a slope, u/√Σ(x − x̄)² (JCGM 100:2008, H.3); Student's t for the readings taken.
  */
 export function planScaleRun(wish: RunWish): Outcome<RunPlan> {

@@ -28,6 +28,7 @@ export interface Allotment {
  * Gives the screws of a bag to joints: each joint takes the shortest that fits, and the joints with the narrowest choice
  * come first, so that a screw that fits two is left for the one that has no other.
  * @returns What was given, what is missing, what is left over.
+ * @throws {RangeError} for a joint whose stack or hole is outside its range.
  * Source: the largest number of screws is placed when intervals are served by their nearer end (greedy interval
  * matching); held against an exhaustive search in the tests.
  */

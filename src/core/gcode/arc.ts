@@ -74,6 +74,7 @@ function centreFromRadius(
  * Angle of an arc from its start to its end about a centre, in the plane's first and second axis.
  * @returns rad in (0, 2π]; a whole turn where both ends are one.
  * Valid: both ends off the centre. Source: NISTIR 6556, 3.5.3 (from memory).
+ * @example sweptAngle([1, 0], [0, 1], [0, 0], false) // 1.5708
  */
 export function sweptAngle(
   from: readonly [number, number],

@@ -45,6 +45,7 @@ const MM_PER_INCH = 25.4
  * one circle, or whose sense would change, is written as short lines, and said.
  * @param steps In order, from the origin. @param card As the user edited it; checked again here.
  * @returns The text with one line feed a line, or why the card cannot be used.
+ * @throws never for a step of the kinds that there are.
  * Source: NISTIR 6556, table 8 (order of execution) and 3.5.3 (arcs; both from memory).
  */
 export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<string> {
@@ -96,6 +97,7 @@ function unitOfCard({ units }: Pick<OutputCard, 'units'>): number {
  * The coordinate that a program through a card really commands.
  * @param mm What is wanted. @returns mm, to the card's decimals in its units.
  * Valid: any length. Source: by definition, as `writeProgram` prints it.
+ * @example asCommanded(1.23456, { units: 'mm', decimals: 3 }) // 1.235
  */
 export function asCommanded(mm: number, card: Pick<OutputCard, 'units' | 'decimals'>): number {
   const unit = unitOfCard(card)

@@ -99,7 +99,7 @@ export function pitchRadius(drive: BeltDrive): number {
  * @returns rad, counted on over full turns.
  * @throws {RangeError} where the travel for a turn is not more than 0.
  * Valid: no slip. Source: by definition.
- * @example turnAt(10, 40) // π/2
+ * @example turnAt(10, 40) // Math.PI / 2
  */
 export function turnAt(positionMm: number, travelPerTurnMm: number): number {
   requireInRange('travelPerTurnMm', travelPerTurnMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')

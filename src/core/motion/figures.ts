@@ -115,7 +115,9 @@ function mirrorSteps(mirrors: Plain<Motion>['mirrors'], stepsPerTurn: number, le
 /**
  * Nominal steps of an axis from plain numbers, as `steps` works them.
  * @returns Steps per millimetre; NaN where a fact is not entered or out of range.
+ * @throws never for numbers out of range; what else goes wrong is a programmer’s mistake and goes on.
  * Valid: nominal geometry. Source: by definition, as `stepsPerMm` and `fieldPlace`.
+ * @example nominalStepsOf({ kinematics: 'axes', axes: { x: { letter: 'X', drive: 'belt', beltPitch: 2, pulleyTeeth: 20, motorGear: 1, fullSteps: 200, microsteps: 16 } } }, 'x') // 80
  */
 export function nominalStepsOf(motion: Plain<Motion>, axisId: string): number {
   const axis = motion.axes[axisId]

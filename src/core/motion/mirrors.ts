@@ -146,6 +146,7 @@ export function gearFor(wanted: number): { readonly motor: number; readonly driv
  * @returns mm.
  * @throws {RangeError} where depth or height is not more than 0.
  * Valid: up to a half field of ten times the height. Source: √(h² + s²) − h = depth, solved.
+ * @example halfFieldInFocus(250, 1.2) // 24.52
  */
 export function halfFieldInFocus(heightMm: number, depthMm: number): number {
   requireInRange('heightMm', heightMm, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')

@@ -19,7 +19,7 @@ export interface Corners {
  * @returns rad; above 0 where the angle at the origin is smaller than a right angle.
  * @throws {RangeError} where a side is not more than 0 or the four lengths close no parallelogram.
  * Valid: opposite sides alike. Source: law of cosines on both diagonals.
- * @example outOfSquare({ widthMm: 400, depthMm: 300, fromOriginMm: 500.8, acrossMm: 499.2 }) // 0.00333 rad, 0.191°
+ * @example outOfSquare({ widthMm: 400, depthMm: 300, fromOriginMm: 500.8, acrossMm: 499.2 }) // 0.00333: rad, 0.191°
  */
 export function outOfSquare({ widthMm: a, depthMm: b, fromOriginMm: p, acrossMm: q }: Corners): number {
   requireInRange('widthMm', a, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')

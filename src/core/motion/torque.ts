@@ -26,6 +26,7 @@ export type DriverSetting = 'peak' | 'effective'
  * √2·I where it is the effective value.
  * @returns A.
  * Valid: microstepping, both phases in quadrature. Source: definition of the effective value of a sine.
+ * @example amplitudeOf({ ratedCurrent: 1.5, setting: 'effective' }) // 2.121
  */
 export function amplitudeOf({ ratedCurrent, setting }: Pick<Winding, 'ratedCurrent' | 'setting'>): number {
   return setting === 'effective' ? Math.SQRT2 * ratedCurrent : ratedCurrent
@@ -63,7 +64,7 @@ export interface SharedDriver {
  * @throws {RangeError} for a current that is not more than 0.
  * Valid: two like motors on one load, below saturation, where torque follows current. Source: Kirchhoff's laws; torque
  * constant of a stepper.
- * @example behindDriver(w, { drivers: 'parallel', driverCurrent: 1.5 }) // of a 1.5 A motor: half the current and torque
+ * @example behindDriver({ holdingTorque: 0.45, ratedCurrent: 1.5, voltage: 24 }, { drivers: 'parallel', driverCurrent: 1.5 }) // { holdingTorque: 0.225, ratedCurrent: 0.75, voltage: 24 }
  */
 export function behindDriver(winding: Winding, { drivers, driverCurrent }: SharedDriver): Winding {
   if (drivers === 'each') return winding
@@ -112,6 +113,7 @@ export function cornerSpeedOfWinding(winding: Winding): number {
  * @throws {RangeError} naming the value and its range.
  * Valid: a first guess for choosing; a motor's own curve is better. Source: constant power above the corner (common
  * practice).
+ * @example torqueAt({ holdingTorque: 0.45, ratedCurrent: 1.5, resistance: 1.65, inductance: 2.8e-3, voltage: 24, fullSteps: 200, setting: 'peak' }, 148.6) // 0.159
  */
 export function torqueAt(winding: Winding, speedRadPerS: number): number {
   requireInRange('speedRadPerS', speedRadPerS, 0, Number.MAX_VALUE, 'rad/s')
@@ -167,6 +169,7 @@ export interface AxisLoad {
  * @throws {RangeError} naming the value and its range.
  * Valid: stiff drive, efficiency 1. Source: Newton's second law for translation and rotation; virtual work
  * for crossed belts.
+ * @example torqueNeeded({ mass: 0.5, friction: 3, acceleration: 1000, travelPerRotorTurnMm: 40, rotorInertia: 5.4e-6, motors: 1 }) // 0.0231
  */
 export function torqueNeeded({ mass, friction, acceleration, ...rest }: AxisLoad): number {
   const { travelPerRotorTurnMm, rotorInertia, motors, crossed = false } = rest

@@ -35,6 +35,7 @@ export function cornerSpeed(acceleration: number, deviation: number, angleRad: n
 /**
  * The same from sine and cosine of half the angle, unchecked, for the planner's inner loop.
  * Valid: as `cornerSpeed`. Source: as `cornerSpeed`.
+ * @example cornerSpeedOf(1000, 0.01, Math.SQRT1_2, Math.SQRT1_2, Infinity) // 4.91
  */
 export function cornerSpeedOf(a: number, deviation: number, sinHalf: number, cosHalf: number, shorter: number): number {
   if (cosHalf < 1e-9) return Infinity

@@ -54,6 +54,7 @@ const CHORD_ERROR = 0.02
  * The beam counts as on while the spindle turns, S is above 0 and the move is not a rapid one: that is common practice
  * and not in the standard; an output card may say otherwise.
  * @param limits Of the machine; null where they are not known: then no time is worked (0).
+ * @throws {RangeError} where a limit is not more than 0.
  */
 export function surveyProgram(text: string, limits: Limits | null, options: ReadOptions = {}): Survey {
   const program = readProgram(text, options)

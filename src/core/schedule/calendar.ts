@@ -160,6 +160,7 @@ function windowsOf({ free, quiet }: FreeTime, weekday: number) {
  * Minutes until the quiet hours begin; 0 within them, Infinity where there are none.
  * @param now Minutes from midnight of any day, by the local clock. Valid: quiet hours of less than a day.
  * Source: by definition.
+ * @example untilQuiet({ quiet: { from: 20 * 60, to: 8 * 60 } }, 18 * 60) // 120
  */
 export function untilQuiet({ quiet }: Pick<FreeTime, 'quiet'>, now: number): number {
   if (quiet === null || quiet.from === quiet.to) return Infinity

@@ -21,7 +21,10 @@ export function localAfter(first: string, minutes: number): string {
   return new Date(Date.parse(`${first}T00:00:00Z`) + minutes * MINUTE).toISOString().slice(0, 16)
 }
 
-/** Weekday of a day, 0 (Monday) to 6. @param day `YYYY-MM-DD`. Valid: as `minutesSince`. Source: by definition. */
+/**
+ * Weekday of a day, 0 (Monday) to 6. @param day `YYYY-MM-DD`. Valid: as `minutesSince`. Source: by definition.
+ * @example weekdayOf('2026-11-26') // 3: a Thursday
+ */
 export function weekdayOf(day: string): number {
   return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7
 }

@@ -30,7 +30,10 @@ export function doubtToCore(doubt: number, unit: UnitId): number {
   return doubt * unitOf(unit).scale
 }
 
-/** The inverse of `doubtToCore`. Valid: any finite value. Source: as `doubtToCore`. */
+/**
+ * The inverse of `doubtToCore`. Valid: any finite value. Source: as `doubtToCore`.
+ * @example doubtFromCore(5, 'degF') // 9
+ */
 export function doubtFromCore(doubt: number, unit: UnitId): number {
   return doubt / unitOf(unit).scale
 }

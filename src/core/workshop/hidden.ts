@@ -52,7 +52,10 @@ export function drawHidden(number: number, spec: StandInSpec): Hidden {
   return { mmPerStep, play, skewRad, threshold, radius, calipers, pull: { xA: pulled(), yA: pulled(), yB: pulled() } }
 }
 
-/** One reading's error, mm; the source is the calipers' own. Valid: any source. Source: normal noise. */
+/**
+ * One reading's error, mm; the source is the calipers' own. Valid: any source. Source: normal noise.
+ * @example readingNoise(() => 0.5, { scale: 0, noise: 0.02 }) // -0.0235
+ */
 export function readingNoise(random: () => number, { noise }: Hidden['calipers']): number {
   return noise * normal(random)
 }

@@ -72,7 +72,10 @@ interface Job {
 const DEVIATION = 0.02
 const DECIMALS: Readonly<Record<string, number>> = { steps: 3, speed: 1, acceleration: 1, travel: 1 }
 
-/** Switches a stand-in on. It greets first. */
+/**
+ * Switches a stand-in on. It greets first.
+ * @throws {RangeError} where a program that it is sent asks for a limit that is not more than 0.
+ */
 export function createStandIn({ spec, number, settings: given, fault = null, say }: StandInOptions): StandIn {
   const hidden = drawHidden(number, spec)
   const settings: Record<string, string> = { ...factorySettings(spec), ...given }

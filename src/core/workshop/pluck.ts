@@ -41,7 +41,10 @@ export function pluckedSound({ toneHz, sampleRateHz, seconds, noise }: Pluck, ra
   })
 }
 
-/** Tone of a belt of the stand-in: an ideal string under its hidden pull. Valid: free span. Source: f = √(T/m)/2L. */
+/**
+ * Tone of a belt of the stand-in: an ideal string under its hidden pull. Valid: free span. Source: f = √(T/m)/2L.
+ * @example hiddenTone(30, 0.0084, 400) // 74.7
+ */
 export function hiddenTone(pullN: number, massPerMetreKg: number, spanMm: number): number {
   return Math.sqrt(pullN / massPerMetreKg) / (2 * (spanMm / 1000))
 }

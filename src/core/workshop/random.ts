@@ -21,12 +21,16 @@ export function seeded(seed: number): Random {
 /**
  * A normal number with mean 0 and standard deviation 1.
  * Valid: any source. Source: Box and Muller, Annals of Mathematical Statistics 29 (1958) 610 (from memory).
+ * @example normal(() => 0.5) // -1.177
  */
 export function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
 
-/** A number between two others, all alike. Valid: any order of the ends. Source: by definition. */
+/**
+ * A number between two others, all alike. Valid: any order of the ends. Source: by definition.
+ * @example between(() => 0.5, 2, 4) // 3
+ */
 export function between(random: Random, low: number, high: number): number {
   return low + (high - low) * random()
 }

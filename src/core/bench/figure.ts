@@ -67,7 +67,8 @@ export type Unknown =
   | { readonly kind: 'waiting'; readonly message: string }
   | { readonly kind: 'outside'; readonly message: string }
   | { readonly kind: 'not-converged'; readonly message: string }
-  | { readonly kind: 'failed'; readonly message: string }
+  /** A mistake of the program, kept with its cause; no sentence for whoever uses it. */
+  | { readonly kind: 'failed'; readonly message: string; readonly cause: unknown }
 
 export type Result<T = unknown> = { readonly known: true; readonly value: T } | { readonly known: false; readonly why: Unknown }
 

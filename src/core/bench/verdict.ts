@@ -1,6 +1,7 @@
 import type { Finding } from '../units'
 import { shownNumber, type Doubted } from './doubt'
-import type { Engine, WithDoubt } from './engine'
+import type { Engine } from './engine'
+import type { WithDoubt } from './evaluation'
 import { isChoice, isFact } from './fact'
 import type { AnyFigure, FigureDef, Unknown } from './figure'
 import { getAt, type Path } from './path'
@@ -138,7 +139,9 @@ export function sayUnknown(why: Unknown, nameOf: (path: Path) => string): Findin
     case 'not-converged':
       return say(`The solution did not come to rest (${why.message}). Check the facts for a value that is far off.`)
     case 'failed':
-      return say(`This figure could not be worked: ${why.message}. Export the bench file and report it.`)
+      return say(
+        'This figure could not be worked: the mistake is Fine Kerf’s, not yours. Export the bench file and report it with the figure’s name.',
+      )
   }
 }
 

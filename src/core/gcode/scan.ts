@@ -62,35 +62,45 @@ export interface Scanner {
  * divided once by a power of ten up to 10²², which IEEE 754 rounds correctly.
  */
 export function scanner(given: string, found: Gathered): Scanner {
-  const text = withLineFeeds(given)
-  const { length } = text
-  let at = 0
-  let line = 0
-  let lineStart = 0
+  return new LineScanner(withLineFeeds(given), found)
+}
 
-  function next(block: Block): boolean {
-    if (at >= length) return false
-    line++
-    lineStart = at
-    block.line = line
+class LineScanner implements Scanner {
+  private readonly length: number
+  private at = 0
+  private line = 0
+  private lineStart = 0
+
+  constructor(
+    private readonly text: string,
+    private readonly found: Gathered,
+  ) {
+    this.length = text.length
+  }
+
+  next(block: Block): boolean {
+    if (this.at >= this.length) return false
+    this.line++
+    this.lineStart = this.at
+    block.line = this.line
     block.count = 0
     block.deletable = false
     block.percent = false
     block.broken = false
     for (;;) {
-      const code = at < length ? text.charCodeAt(at) : NEW_LINE
+      const code = this.at < this.length ? this.text.charCodeAt(this.at) : NEW_LINE
       if (code === NEW_LINE) break
-      if (code === BLANK || code === TAB || code === RETURN) at++
-      else if ((code >= 65 && code <= 90) || (code >= 97 && code <= 122)) readWord(block, code & 0xdf)
-      else readOther(block, code)
+      if (code === BLANK || code === TAB || code === RETURN) this.at++
+      else if ((code >= 65 && code <= 90) || (code >= 97 && code <= 122)) this.readWord(block, code & 0xdf)
+      else this.readOther(block, code)
     }
-    if (at - lineStart > LONGEST_LINE) tooLong(block)
-    at++
+    if (this.at - this.lineStart > LONGEST_LINE) this.tooLong(block)
+    this.at++
     return true
   }
 
-  function readWord(block: Block, letter: number): void {
-    const start = at
+  private readWord(block: Block, letter: number): void {
+    const start = this.at
     let digits = 0
     let decimals = -1
     let many = 0
@@ -98,8 +108,8 @@ export function scanner(given: string, found: Gathered): Scanner {
     let code = NEW_LINE as number
     // A place of its own: the loop runs for every character of the program.
     let here = start + 1
-    for (; here < length; here++) {
-      code = text.charCodeAt(here)
+    for (; here < this.length; here++) {
+      code = this.text.charCodeAt(here)
       if (code >= 48 && code <= 57) {
         digits = digits * 10 + (code - 48)
         many++
@@ -109,11 +119,11 @@ export function scanner(given: string, found: Gathered): Scanner {
       else if (code === PLUS && many === 0 && decimals < 0) continue
       else if (code !== BLANK && code !== TAB) break
     }
-    at = here
-    if (many === 0) return noNumber(block, letter, start, at < length ? code : NEW_LINE)
+    this.at = here
+    if (many === 0) return this.noNumber(block, letter, start, this.at < this.length ? code : NEW_LINE)
     if (!WORD_LETTERS.has(letter)) {
-      const word = text.slice(start, Math.min(at, start + 40)).trim()
-      return wrong(
+      const word = this.text.slice(start, Math.min(this.at, start + 40)).trim()
+      return this.wrong(
         block,
         'unknown-letter',
         `“${word}”: ${String.fromCharCode(letter)} is no letter of this language. Take it away, or put it in a comment.`,
@@ -125,31 +135,32 @@ export function scanner(given: string, found: Gathered): Scanner {
         ? decimals > 0
           ? digits / (TENS[decimals] as number)
           : digits
-        : Number(plain(start + 1, at))
+        : Number(this.plain(start + 1, this.at))
     const n = block.count
-    if (n >= MOST_WORDS) return wrong(block, 'too-many-words', `More than ${MOST_WORDS} words on one line. Break it up.`, start)
+    if (n >= MOST_WORDS)
+      return this.wrong(block, 'too-many-words', `More than ${MOST_WORDS} words on one line. Break it up.`, start)
     block.letters[n] = letter
     block.values[n] = negative ? -value : value
-    block.columns[n] = start - lineStart + 1
+    block.columns[n] = start - this.lineStart + 1
     block.count = n + 1
   }
 
-  function plain(from: number, to: number): string {
-    return text.slice(from, to).replace(/[\s+-]/g, '')
+  private plain(from: number, to: number): string {
+    return this.text.slice(from, to).replace(/[\s+-]/g, '')
   }
 
-  function noNumber(block: Block, letter: number, start: number, code: number): void {
+  private noNumber(block: Block, letter: number, start: number, code: number): void {
     const name = String.fromCharCode(letter)
     if (code === HASH || code === BRACKET) {
-      wrong(
+      this.wrong(
         block,
         'known-not-supported',
         `${name}: parameters (#) and expressions ([ ]) are of the standard but are not worked out here. Write the number itself.`,
         start,
       )
-      skipExpression()
+      this.skipExpression()
     } else
-      wrong(
+      this.wrong(
         block,
         'no-number',
         `${name} has no number behind it. Write one with at most one point and no exponent, such as ${name}12.5.`,
@@ -158,76 +169,80 @@ export function scanner(given: string, found: Gathered): Scanner {
   }
 
   /** Passes over what belongs to a parameter or expression, up to the next comment or line. */
-  function skipExpression(): void {
-    while (at < length && text.charCodeAt(at) !== NEW_LINE && text.charCodeAt(at) !== OPEN && text.charCodeAt(at) !== SEMICOLON)
-      at++
+  private skipExpression(): void {
+    while (
+      this.at < this.length &&
+      this.text.charCodeAt(this.at) !== NEW_LINE &&
+      this.text.charCodeAt(this.at) !== OPEN &&
+      this.text.charCodeAt(this.at) !== SEMICOLON
+    )
+      this.at++
   }
 
-  function readOther(block: Block, code: number): void {
-    if (code === OPEN) readComment(block)
-    else if (code === SEMICOLON) skipLine()
+  private readOther(block: Block, code: number): void {
+    if (code === OPEN) this.readComment(block)
+    else if (code === SEMICOLON) this.skipLine()
     else if (code === SLASH && block.count === 0 && !block.deletable) {
       block.deletable = true
-      at++
+      this.at++
     } else if (code === PERCENT && block.count === 0) {
       block.percent = true
-      at++
+      this.at++
     } else if (code === HASH) {
-      wrong(
+      this.wrong(
         block,
         'known-not-supported',
         'Setting parameters (#) is of the standard but is not done here. Write the numbers themselves.',
-        at,
+        this.at,
       )
-      skipExpression()
+      this.skipExpression()
     } else {
       const what = code === CLOSE ? 'closes a comment that never began' : 'cannot stand here'
-      wrong(
+      this.wrong(
         block,
         'stranger',
-        `“${String.fromCodePoint(text.codePointAt(at) ?? code)}” ${what}. Take it away, or put it in a comment.`,
-        at,
+        `“${String.fromCodePoint(this.text.codePointAt(this.at) ?? code)}” ${what}. Take it away, or put it in a comment.`,
+        this.at,
       )
-      at++
+      this.at++
     }
   }
 
-  function readComment(block: Block): void {
-    const start = at
-    for (at++; at < length; at++) {
-      const code = text.charCodeAt(at)
+  private readComment(block: Block): void {
+    const start = this.at
+    for (this.at++; this.at < this.length; this.at++) {
+      const code = this.text.charCodeAt(this.at)
       if (code === CLOSE) {
-        at++
+        this.at++
         return
       }
-      if (code === OPEN) wrong(block, 'nested-comment', 'Comments cannot stand inside comments. Take the inner “(” away.', at)
+      if (code === OPEN)
+        this.wrong(block, 'nested-comment', 'Comments cannot stand inside comments. Take the inner “(” away.', this.at)
       if (code === NEW_LINE) break
     }
-    wrong(block, 'open-comment', 'This comment has no end. Close it with “)” on the same line.', start)
+    this.wrong(block, 'open-comment', 'This comment has no end. Close it with “)” on the same line.', start)
   }
 
-  function skipLine(): void {
-    const end = text.indexOf('\n', at)
-    at = end < 0 ? length : end
+  private skipLine(): void {
+    const end = this.text.indexOf('\n', this.at)
+    this.at = end < 0 ? this.length : end
   }
 
-  function tooLong(block: Block): void {
-    const count = at - lineStart - (text.charCodeAt(at - 1) === RETURN ? 1 : 0)
+  private tooLong(block: Block): void {
+    const count = this.at - this.lineStart - (this.text.charCodeAt(this.at - 1) === RETURN ? 1 : 0)
     if (count > LONGEST_LINE)
-      wrong(
+      this.wrong(
         block,
         'long-line',
         `This line has ${count} characters; ${LONGEST_LINE} are allowed. Break it up.`,
-        lineStart + LONGEST_LINE,
+        this.lineStart + LONGEST_LINE,
       )
   }
 
-  function wrong(block: Block, code: string, message: string, place: number): void {
+  private wrong(block: Block, code: string, message: string, place: number): void {
     block.broken = true
-    found.report('error', code, message, line, place - lineStart + 1)
+    this.found.report('error', code, message, this.line, place - this.lineStart + 1)
   }
-
-  return { next }
 }
 
 /** The text without its byte-order mark, each lone carriage return a line feed. */

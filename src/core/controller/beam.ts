@@ -27,95 +27,113 @@ export interface BeamEvents {
  * has ended or stopped, the beam may be on: reports are due, and their absence is a fault. A stop goes out again until it
  * is confirmed by the machine, or a person says that the beam is off.
  */
-export function watchBeam(after: After, events: BeamEvents) {
-  let state: BeamState = 'off'
-  let stop: StopState = 'none'
-  let runId: number | null = null
-  let heard = 0
-  /** A person asked for the stop. */
-  let insisted = false
-  let callOffReport = (): void => undefined
-  let callOffStop = (): void => undefined
+export function watchBeam(after: After, events: BeamEvents): BeamWatch {
+  return new BeamWatch(after, events)
+}
 
-  function become(next: BeamState): void {
-    if (next !== state) {
-      state = next
-      events.onBeam?.(next)
-    }
-    expectReport()
+const NOTHING = (): void => undefined
+
+export class BeamWatch {
+  private beam: BeamState = 'off'
+  private stopping: StopState = 'none'
+  private runId: number | null = null
+  private heard = 0
+  /** A person asked for the stop. */
+  private insisted = false
+  private callOffReport = NOTHING
+  private callOffStop = NOTHING
+
+  constructor(
+    private readonly after: After,
+    private readonly events: BeamEvents,
+  ) {}
+
+  get state(): BeamState {
+    return this.beam
   }
 
-  function stopBecomes(next: StopState): void {
-    if (next === stop) return
-    stop = next
-    events.onStop?.(next)
+  runAsked(id: number): void {
+    this.runId = id
+    if (this.beam === 'off') this.become('not known')
+  }
+
+  refused(id: number): void {
+    if (id === this.runId) this.standsDark()
+  }
+
+  report({ running, power }: StateReport): void {
+    this.heard++
+    if (power > 0) this.become('on')
+    else if (running) this.become('not known')
+    // At rest and dark; but while a run or a stop is not answered yet, this may be what was said before it.
+    else this.become(this.stopping === 'none' && this.beam === 'on' ? 'off' : this.beam)
+  }
+
+  ended(): void {
+    this.heard++
+    if (this.stopping === 'none') this.standsDark()
+  }
+
+  stopped(): void {
+    this.standsDark()
+  }
+
+  /** @param why A fault of the link; the link is gone, so that nothing will confirm it; or a person asks for it. */
+  stop(why: 'fault' | 'gone' | 'asked'): void {
+    if (why === 'asked') this.insisted = true
+    if (this.stopping === 'none') this.stopBecomes('asked')
+    this.callOffReport()
+    this.sendStop()
+    if (why === 'gone' && this.beam !== 'off') this.stopBecomes('not confirmed')
+  }
+
+  /** The machine has said that it stopped, or a person that the beam is off. */
+  standsDark(): void {
+    this.runId = null
+    this.insisted = false
+    this.callOffStop()
+    this.callOffStop = NOTHING
+    this.stopBecomes('none')
+    this.become('off')
+  }
+
+  close(): void {
+    this.callOffReport()
+    this.callOffStop()
+  }
+
+  private become(next: BeamState): void {
+    if (next !== this.beam) {
+      this.beam = next
+      this.events.onBeam?.(next)
+    }
+    this.expectReport()
+  }
+
+  private stopBecomes(next: StopState): void {
+    if (next === this.stopping) return
+    this.stopping = next
+    this.events.onStop?.(next)
   }
 
   /** Called again with whatever is heard, so that the clock starts anew. */
-  function expectReport(): void {
-    callOffReport()
-    callOffReport = () => undefined
-    if (state === 'off' || stop !== 'none') return
-    const sofar = heard
-    callOffReport = after(REPORT_DUE, () => {
-      callOffReport = after(GRACE, () => (heard === sofar ? events.silent() : expectReport()))
+  private expectReport(): void {
+    this.callOffReport()
+    this.callOffReport = NOTHING
+    if (this.beam === 'off' || this.stopping !== 'none') return
+    const sofar = this.heard
+    this.callOffReport = this.after(REPORT_DUE, () => {
+      this.callOffReport = this.after(GRACE, () => (this.heard === sofar ? this.events.silent() : this.expectReport()))
     })
   }
 
-  function dark(): void {
-    runId = null
-    insisted = false
-    callOffStop()
-    callOffStop = () => undefined
-    stopBecomes('none')
-    become('off')
-  }
-
-  function sendStop(): void {
-    events.sendStop()
-    callOffStop()
-    callOffStop = after(STOP_DUE, () => {
+  private sendStop(): void {
+    this.events.sendStop()
+    this.callOffStop()
+    this.callOffStop = this.after(STOP_DUE, () => {
       // Of a machine that was known to be dark, and that nobody told to stop, it is asked again in silence.
-      if (state !== 'off' || insisted) stopBecomes('not confirmed')
-      sendStop()
+      if (this.beam !== 'off' || this.insisted) this.stopBecomes('not confirmed')
+      this.sendStop()
     })
-  }
-
-  return {
-    get state() {
-      return state
-    },
-    runAsked(id: number): void {
-      runId = id
-      if (state === 'off') become('not known')
-    },
-    refused(id: number): void {
-      if (id === runId) dark()
-    },
-    report({ running, power }: StateReport): void {
-      heard++
-      if (power > 0) become('on')
-      else if (running) become('not known')
-      // At rest and dark; but while a run or a stop is not answered yet, this may be what was said before it.
-      else become(stop === 'none' && state === 'on' ? 'off' : state)
-    },
-    ended(): void {
-      heard++
-      if (stop === 'none') dark()
-    },
-    stopped: dark,
-    /** @param why A fault of the link; the link is gone, so that nothing will confirm it; or a person asks for it. */
-    stop(why: 'fault' | 'gone' | 'asked'): void {
-      if (why === 'asked') insisted = true
-      if (stop === 'none') stopBecomes('asked')
-      callOffReport()
-      sendStop()
-      if (why === 'gone' && state !== 'off') stopBecomes('not confirmed')
-    },
-    standsDark: dark,
-    close(): void {
-      callOffReport()
-      callOffStop()
-    },
   }
 }

@@ -1,7 +1,8 @@
 import type { Finding } from '../units'
-import { watchBeam, type BeamState, type StopState } from './beam'
+import { watchBeam, type BeamState, type BeamWatch, type StopState } from './beam'
 import type { After, ControllerLink } from './link'
 import { readSaid, type Said, type StateReport } from './protocol'
+import { PATIENCE, sayFault, type SessionFault } from './sessionFaults'
 
 /** What came back for one request. */
 export type Answer =
@@ -53,9 +54,6 @@ interface Waiting {
   readonly callOff: () => void
 }
 
-/** How long a machine may take to answer, ms. */
-export const PATIENCE = 3000
-
 /**
  * Speaks with a machine over a link: numbered requests, answered by number.
  * On a fault (no answer in time, no report while the beam may be on, a report that cannot be, a reset while something is
@@ -68,178 +66,182 @@ export function createSession(
   link: ControllerLink,
   after: After,
   events: SessionEvents = {},
-  { doubt = () => null }: SessionOptions = {},
+  options: SessionOptions = {},
 ): Session {
-  const waiting = new Map<number, Waiting>()
-  let over: ((how: Over) => void)[] = []
-  let next = 1
-  let stops = 0
-  let done = 0
-  let fault: Finding | null = null
-  let greeted = false
+  return new LinkSession(link, after, events, options)
+}
 
-  const send = (line: string): void => {
-    events.onLine?.(line, 'out')
-    link.send(line)
+class LinkSession implements Session {
+  private readonly waiting = new Map<number, Waiting>()
+  private readonly watch: BeamWatch
+  private over: ((how: Over) => void)[] = []
+  private next = 1
+  private asked = 0
+  private share = 0
+  private wrong: Finding | null = null
+  private greeted = false
+
+  constructor(
+    private readonly link: ControllerLink,
+    private readonly after: After,
+    private readonly events: SessionEvents,
+    private readonly options: SessionOptions,
+  ) {
+    const { onBeam, onStop } = events
+    this.watch = watchBeam(after, {
+      sendStop: () => this.send('stop'),
+      silent: () => this.fail({ code: 'no-report' }),
+      ...(onBeam === undefined ? {} : { onBeam }),
+      ...(onStop === undefined ? {} : { onStop }),
+    })
+    link.listen((line) => this.hearLine(line))
   }
 
-  const beam = watchBeam(after, {
-    sendStop: () => send('stop'),
-    silent: () =>
-      fail(
-        'no-report',
-        'The machine has said nothing for a second while the beam may be on. It was told to stop. Look at the machine; if the beam is on, cut its supply. Then connect again.',
-      ),
-    ...(events.onBeam === undefined ? {} : { onBeam: events.onBeam }),
-    ...(events.onStop === undefined ? {} : { onStop: events.onStop }),
-  })
+  get beam(): BeamState {
+    return this.watch.state
+  }
 
-  const finish = (how: Over): void => {
-    const all = over
-    over = []
+  get done(): number {
+    return this.share
+  }
+
+  get stops(): number {
+    return this.asked
+  }
+
+  get fault(): Finding | null {
+    return this.wrong
+  }
+
+  ask(words: string): Promise<Answer> {
+    if (this.wrong !== null) return Promise.resolve({ ok: false, finding: this.wrong })
+    const id = this.next++
+    return new Promise((answer) => {
+      const callOff = this.after(PATIENCE, () => this.fail({ code: 'silent', words }))
+      this.waiting.set(id, { items: new Map(), answer, callOff })
+      if (words === 'run') {
+        this.share = 0
+        this.watch.runAsked(id)
+      }
+      this.send(`${id} ${words}`)
+    })
+  }
+
+  stop(): void {
+    this.asked++
+    this.watch.stop('asked')
+  }
+
+  standsDark(): void {
+    this.watch.standsDark()
+  }
+
+  whenOver(): Promise<Over> {
+    return new Promise((resolve) => this.over.push(resolve))
+  }
+
+  close(): void {
+    this.watch.close()
+    this.answerAll({ code: 'closed', severity: 'error', message: 'The link was closed.' })
+    this.finish('fault')
+    this.link.close()
+  }
+
+  private send(line: string): void {
+    this.events.onLine?.(line, 'out')
+    this.link.send(line)
+  }
+
+  private finish(how: Over): void {
+    const all = this.over
+    this.over = []
     for (const tell of all) tell(how)
   }
 
-  const fail = (code: string, message: string): void => {
-    if (fault !== null) return
-    fault = { code, severity: 'error', message }
-    stops++
-    beam.stop(code === 'gone' ? 'gone' : 'fault')
-    for (const { answer, callOff } of waiting.values()) {
+  private answerAll(finding: Finding): void {
+    for (const { answer, callOff } of this.waiting.values()) {
       callOff()
-      answer({ ok: false, finding: fault })
+      answer({ ok: false, finding })
     }
-    waiting.clear()
-    events.onFault?.(fault)
-    finish('fault')
+    this.waiting.clear()
   }
 
-  const settle = (id: number, answer: (items: Map<string, string>) => Answer): void => {
-    const request = waiting.get(id)
+  private fail(fault: SessionFault): void {
+    if (this.wrong !== null) return
+    this.wrong = { code: fault.code, severity: 'error', message: sayFault(fault) }
+    this.asked++
+    this.watch.stop(fault.code === 'gone' ? 'gone' : 'fault')
+    this.answerAll(this.wrong)
+    this.events.onFault?.(this.wrong)
+    this.finish('fault')
+  }
+
+  private settle(id: number, answer: (items: Map<string, string>) => Answer): void {
+    const request = this.waiting.get(id)
     if (request === undefined) {
-      fail('unasked', `The machine answered request ${id}, which was not asked. The beam was told to go off. Connect again.`)
+      this.fail({ code: 'unasked', id })
       return
     }
-    waiting.delete(id)
+    this.waiting.delete(id)
     request.callOff()
     request.answer(answer(request.items))
   }
 
-  const hearReport = (state: StateReport): void => {
-    const why = doubt(state)
-    if (why !== null) {
-      fail(
-        'cannot-be',
-        `The machine reports ${why}, which cannot be. It was told to stop. If the beam is on, cut its supply. Check cable and speed of the link, then connect again.`,
-      )
-      return
-    }
-    if (state.running) done = state.done
-    beam.report(state)
-    events.onState?.(state)
-  }
-
-  const hear = (said: Said): void => {
-    switch (said.kind) {
-      case 'yes':
-        settle(said.id, (items) => ({ ok: true, items }))
-        break
-      case 'no':
-        beam.refused(said.id)
-        settle(said.id, () => ({ ok: false, finding: refusalOf(said) }))
-        break
-      case 'item':
-        waiting.get(said.id)?.items.set(said.key, said.text)
-        break
-      case 'at':
-        hearReport(said.state)
-        break
-      case 'ended':
-        beam.ended()
-        events.onEnded?.()
-        finish('ended')
-        break
-      case 'stopped':
-        beam.stopped()
-        events.onStopped?.()
-        finish('stopped')
-        break
-      case 'here':
-        if (greeted) {
-          fail(
-            'reset',
-            'The machine started anew in the middle of the work. The beam was told to go off. Its settings may be others now, and where it stands is not known: connect again, read the settings, find the origin.',
-          )
-        }
-        greeted = true
-        break
-      case 'garbled':
-        fail(
-          'garbled',
-          `The machine said something that is none of its words: “${said.text.slice(0, 60)}”. The beam was told to go off. Check cable and speed of the link, then connect again.`,
-        )
-        break
-    }
-  }
-
-  link.listen((line) => {
+  private hearLine(line: string | null): void {
     if (line === null) {
-      fail('gone', 'The link is gone. If the beam is on, cut its supply now. Then connect again.')
+      this.fail({ code: 'gone' })
       return
     }
-    events.onLine?.(line, 'in')
+    this.events.onLine?.(line, 'in')
     const said = readSaid(line)
     // After a fault only what bears on the beam is heard: whether it has stopped, and where it still is.
-    if (fault === null || said.kind === 'stopped' || said.kind === 'at') hear(said)
-  })
+    if (this.wrong === null || said.kind === 'stopped' || said.kind === 'at') this.hear(said)
+  }
 
-  return {
-    ask(words) {
-      if (fault !== null) return Promise.resolve({ ok: false, finding: fault })
-      const id = next++
-      return new Promise((answer) => {
-        const callOff = after(PATIENCE, () =>
-          fail(
-            'silent',
-            `The machine did not answer “${words.slice(0, 40)}” within ${PATIENCE / 1000} s. The beam was told to go off; look at the machine, and cut the supply if the beam is on. Then connect again.`,
-          ),
-        )
-        waiting.set(id, { items: new Map(), answer, callOff })
-        if (words === 'run') {
-          done = 0
-          beam.runAsked(id)
-        }
-        send(`${id} ${words}`)
-      })
-    },
-    stop() {
-      stops++
-      beam.stop('asked')
-    },
-    standsDark: () => beam.standsDark(),
-    whenOver: () => new Promise((resolve) => over.push(resolve)),
-    get beam() {
-      return beam.state
-    },
-    get done() {
-      return done
-    },
-    get stops() {
-      return stops
-    },
-    get fault() {
-      return fault
-    },
-    close() {
-      beam.close()
-      for (const { callOff, answer } of waiting.values()) {
-        callOff()
-        answer({ ok: false, finding: { code: 'closed', severity: 'error', message: 'The link was closed.' } })
-      }
-      waiting.clear()
-      finish('fault')
-      link.close()
-    },
+  private hear(said: Said): void {
+    switch (said.kind) {
+      case 'yes':
+        this.settle(said.id, (items) => ({ ok: true, items }))
+        break
+      case 'no':
+        this.watch.refused(said.id)
+        this.settle(said.id, () => ({ ok: false, finding: refusalOf(said) }))
+        break
+      case 'item':
+        this.waiting.get(said.id)?.items.set(said.key, said.text)
+        break
+      case 'at':
+        this.hearReport(said.state)
+        break
+      case 'ended':
+        this.watch.ended()
+        this.events.onEnded?.()
+        this.finish('ended')
+        break
+      case 'stopped':
+        this.watch.stopped()
+        this.events.onStopped?.()
+        this.finish('stopped')
+        break
+      case 'here':
+        if (this.greeted) this.fail({ code: 'reset' })
+        this.greeted = true
+        break
+      case 'garbled':
+        this.fail({ code: 'garbled', text: said.text })
+        break
+    }
+  }
+
+  private hearReport(state: StateReport): void {
+    const why = this.options.doubt?.(state) ?? null
+    if (why !== null) {
+      this.fail({ code: 'cannot-be', why })
+      return
+    }
+    if (state.running) this.share = state.done
+    this.watch.report(state)
+    this.events.onState?.(state)
   }
 }
 

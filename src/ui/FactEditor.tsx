@@ -11,60 +11,96 @@ const ORIGINS: readonly { readonly id: Origin; readonly words: string; readonly 
   { id: 'assumed', words: 'assumed', hint: 'a guess nobody has checked' },
 ]
 
-/** The editor of one fact: value, where it comes from, how far it may be off. What is typed is never lost. */
-export function FactEditor({
-  path,
-  fact,
-  spec,
-  bench,
-}: {
+interface Edited {
   readonly path: Path
   readonly fact: Fact
   readonly spec: FactSpec
   readonly bench: Bench
-}) {
+}
+
+/** The editor of one fact: value, where it comes from, how far it may be off. What is typed is never lost. */
+export function FactEditor(edited: Edited) {
+  const { path, spec, bench } = edited
   const id = useId()
-  const kept = useSession(({ drafts }) => drafts[path])
-  const [draft, setDraft] = useState<Draft>(() => kept ?? draftOf(fact))
-  const [findings, setFindings] = useState<readonly Finding[]>(() =>
-    kept === undefined ? [] : readDraft(kept, spec, bench).findings,
-  )
-  const [untouched, setUntouched] = useState(kept === undefined && fact.origin === 'assumed')
-  const change = (next: Partial<Draft>): void => {
-    const changed = { ...draft, ...(untouched && next.origin === undefined ? proposal(spec) : {}), ...next }
-    setUntouched(false)
-    setDraft(changed)
-    keepDraft(path, changed)
-    if (findings.length > 0) setFindings(readDraft(changed, spec, bench).findings)
-  }
-  const submit = (event: SyntheticEvent): void => {
-    event.preventDefault()
-    const read = readDraft(draft, spec, bench)
-    if (!read.ok) {
-      setFindings(read.findings)
-      return
-    }
-    const refusal = setFact(path, read.value, labelAt(bench, path))
-    if (refusal !== null) {
-      setFindings([{ code: 'refused', severity: 'error', message: refusal }])
-      return
-    }
-    dropDraft(path)
-    stopEditing()
-  }
-  const abandon = (): void => {
-    dropDraft(path)
-    stopEditing()
-  }
-  const unit = offeredUnit(spec, bench.units)
-  const instruments = Object.entries(bench.instruments).filter(([, it]) => it.quantity === spec.quantity)
-  const whole = spec.whole === true
+  const { draft, findings, change, submit, abandon } = useDraft(edited)
+  const isMeasured = draft.origin === 'measured'
   return (
     <form onSubmit={submit} onKeyDown={(event) => event.key === 'Escape' && abandon()} noValidate>
       <label htmlFor={`${id}-value`} className="block font-[650]">
         {labelAt(bench, path)}
       </label>
       {spec.how !== undefined && <p className="mt-0.5 text-[13px] text-second">{spec.how}</p>}
+      <ValueInput id={id} draft={draft} change={change} spec={spec} bench={bench} findings={findings} />
+      <OriginChoice id={id} draft={draft} change={change} />
+      <DoubtInput draft={draft} change={change} whole={spec.whole === true} />
+      {isMeasured && <ReadWith draft={draft} change={change} spec={spec} bench={bench} />}
+      {isMeasured && (
+        <label className={ROW}>
+          <span className="text-[13px]">On</span>
+          <input type="date" className="input num" value={draft.day} onChange={(event) => change({ day: event.target.value })} />
+        </label>
+      )}
+      <div id={`${id}-findings`}>
+        <Findings findings={findings} />
+      </div>
+      <div className="mt-3 flex justify-end gap-2">
+        <button type="button" className="button" onClick={abandon}>
+          Leave as it was
+        </button>
+        <button type="submit" className="button button-first">
+          Enter
+        </button>
+      </div>
+    </form>
+  )
+}
+
+const ROW = 'mt-2 flex items-center justify-between gap-2'
+
+type Change = (next: Partial<Draft>) => void
+
+/** What is typed, kept as it is typed, and what is wrong with it once somebody has pressed Enter. */
+function useDraft({ path, fact, spec, bench }: Edited) {
+  const kept = useSession(({ drafts }) => drafts[path])
+  const [draft, setDraft] = useState<Draft>(() => kept ?? draftOf(fact))
+  const [findings, setFindings] = useState<readonly Finding[]>(() =>
+    kept === undefined ? [] : readDraft(kept, spec, bench).findings,
+  )
+  const [untouched, setUntouched] = useState(kept === undefined && fact.origin === 'assumed')
+  const change: Change = (next) => {
+    const changed = { ...draft, ...(untouched && next.origin === undefined ? proposal(spec) : {}), ...next }
+    setUntouched(false)
+    setDraft(changed)
+    keepDraft(path, changed)
+    if (findings.length > 0) setFindings(readDraft(changed, spec, bench).findings)
+  }
+  const abandon = (): void => {
+    dropDraft(path)
+    stopEditing()
+  }
+  const submit = (event: SyntheticEvent): void => {
+    event.preventDefault()
+    const read = readDraft(draft, spec, bench)
+    if (!read.ok) return setFindings(read.findings)
+    const refusal = setFact(path, read.value, labelAt(bench, path))
+    if (refusal === null) abandon()
+    else setFindings([{ code: 'refused', severity: 'error', message: refusal }])
+  }
+  return { draft, findings, change, submit, abandon }
+}
+
+interface Part {
+  readonly draft: Draft
+  readonly change: Change
+}
+
+function ValueInput(
+  props: Part & Pick<Edited, 'spec' | 'bench'> & { readonly id: string; readonly findings: readonly Finding[] },
+) {
+  const { id, draft, change, spec, bench, findings } = props
+  const unit = offeredUnit(spec, bench.units)
+  return (
+    <>
       <div className="mt-2 flex items-center gap-2">
         <input
           id={`${id}-value`}
@@ -83,66 +119,62 @@ export function FactEditor({
         </span>
       </div>
       <OtherUnits spec={spec} unit={unit} />
-      <fieldset className="mt-3">
-        <legend className="text-[13px] text-second">Where it comes from</legend>
-        <div className="mt-1 flex gap-4">
-          {ORIGINS.map(({ id: origin, words, hint }) => (
-            <label key={origin} title={hint} className="flex min-h-8 items-center gap-1.5">
-              <input type="radio" name={`${id}-origin`} checked={draft.origin === origin} onChange={() => change({ origin })} />
-              <span className={`origin-${origin}`}>{words}</span>
-            </label>
-          ))}
-        </div>
-      </fieldset>
-      <label className="mt-2 flex items-center justify-between gap-2">
-        <span className="text-[13px]">{doubtWords(draft.origin, whole)}</span>
-        <span className="flex items-center gap-1.5">
-          <span className="num text-second">±</span>
-          <input
-            className="input num w-24"
-            value={draft.doubtTyped}
-            placeholder={whole ? 'exact' : 'usual'}
-            onChange={(event) => change({ doubtTyped: event.target.value })}
-            autoComplete="off"
-          />
-        </span>
-      </label>
-      {draft.origin === 'measured' && instruments.length > 0 && (
-        <label className="mt-2 flex items-center justify-between gap-2">
-          <span className="text-[13px]">Read with</span>
-          <select
-            className="input max-w-52"
-            value={draft.instrumentId}
-            onChange={(event) => change({ instrumentId: event.target.value, doubtTyped: '' })}
-          >
-            <option value="">something else</option>
-            {instruments.map(([key, it]) => (
-              <option
-                key={key}
-                value={key}
-              >{`${it.name}, to ${printQuantity(it.max, null, unit).value} ${unitOf(unit).symbol}`}</option>
-            ))}
-          </select>
-        </label>
-      )}
-      {draft.origin === 'measured' && (
-        <label className="mt-2 flex items-center justify-between gap-2">
-          <span className="text-[13px]">On</span>
-          <input type="date" className="input num" value={draft.day} onChange={(event) => change({ day: event.target.value })} />
-        </label>
-      )}
-      <div id={`${id}-findings`}>
-        <Findings findings={findings} />
+    </>
+  )
+}
+
+function OriginChoice({ id, draft, change }: Part & { readonly id: string }) {
+  return (
+    <fieldset className="mt-3">
+      <legend className="text-[13px] text-second">Where it comes from</legend>
+      <div className="mt-1 flex gap-4">
+        {ORIGINS.map(({ id: origin, words, hint }) => (
+          <label key={origin} title={hint} className="flex min-h-8 items-center gap-1.5">
+            <input type="radio" name={`${id}-origin`} checked={draft.origin === origin} onChange={() => change({ origin })} />
+            <span className={`origin-${origin}`}>{words}</span>
+          </label>
+        ))}
       </div>
-      <div className="mt-3 flex justify-end gap-2">
-        <button type="button" className="button" onClick={abandon}>
-          Leave as it was
-        </button>
-        <button type="submit" className="button button-first">
-          Enter
-        </button>
-      </div>
-    </form>
+    </fieldset>
+  )
+}
+
+function DoubtInput({ draft, change, whole }: Part & { readonly whole: boolean }) {
+  return (
+    <label className={ROW}>
+      <span className="text-[13px]">{doubtWords(draft.origin, whole)}</span>
+      <span className="flex items-center gap-1.5">
+        <span className="num text-second">±</span>
+        <input
+          className="input num w-24"
+          value={draft.doubtTyped}
+          placeholder={whole ? 'exact' : 'usual'}
+          onChange={(event) => change({ doubtTyped: event.target.value })}
+          autoComplete="off"
+        />
+      </span>
+    </label>
+  )
+}
+
+function ReadWith({ draft, change, spec, bench }: Part & Pick<Edited, 'spec' | 'bench'>) {
+  const instruments = Object.entries(bench.instruments).filter(([, it]) => it.quantity === spec.quantity)
+  const unit = offeredUnit(spec, bench.units)
+  if (instruments.length === 0) return null
+  return (
+    <label className={ROW}>
+      <span className="text-[13px]">Read with</span>
+      <select
+        className="input max-w-52"
+        value={draft.instrumentId}
+        onChange={(event) => change({ instrumentId: event.target.value, doubtTyped: '' })}
+      >
+        <option value="">something else</option>
+        {instruments.map(([key, { name, max }]) => (
+          <option key={key} value={key}>{`${name}, to ${printQuantity(max, null, unit).value} ${unitOf(unit).symbol}`}</option>
+        ))}
+      </select>
+    </label>
   )
 }
 

@@ -31,88 +31,106 @@ export function HandOut(props: {
   const { name, steps, bench, prepare, burnWords } = props
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
-  const report = useMachine((it) => it.report)
-  const [findings, setFindings] = useState<readonly Finding[]>([])
-  const [listed, setListed] = useState(false)
+  const done = useMachine((it) => it.report?.done ?? 0)
   const written = writeThroughCard(bench, steps)
   const judged = written.ok ? judge(written.value, bench) : null
-  const blocked = !written.ok || judged?.finding !== null
-
-  const say = (problem: string | null, finding: Finding | null): void => {
-    const unkept: Finding[] = problem === null ? [] : [{ code: 'not-recorded', severity: 'warning', message: problem }]
-    setFindings([...unkept, ...(finding === null ? [] : [finding])])
-  }
-  /** Asks for the cautions, then lays out what is to be burnt. */
-  const begin = async (): Promise<RunDraft | null> => {
-    if (!written.ok || !(await askCautions())) return null
-    const draft = prepare()
-    setFindings(draft.ok ? [] : draft.findings)
-    return draft.ok ? draft.value : null
-  }
-  const burn = async (): Promise<void> => {
-    const draft = await begin()
-    if (draft === null || !written.ok) return
-    const end = await runProgram(written.value, draft.id)
-    // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
-    const refusal = end.kind === 'burnt' ? draft.keep() : null
-    const problem = await recordBurn(name, end)
-    const finding = 'finding' in end ? end.finding : null
-    say(problem ?? refusal, finding)
-  }
-  const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
-    const draft = await begin()
-    if (draft === null || !written.ok) return
-    const refusal = draft.keep()
-    await act(written.value)
-    say(refusal ?? (await recordHandOut(name, how)), null)
-  }
-  const file = (): void =>
-    void handOut('Taken as a file.', (text) =>
-      download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(text), 'text/plain'),
-    )
-  const print = (): void =>
-    void handOut('Printed.', async () => {
-      setListed(true)
-      // The program stands on the sheet before it is printed.
-      await new Promise((resolve) => setTimeout(resolve, 50))
-      window.print()
-    })
+  const ways = useWaysOut(name, written.ok ? written.value : null, prepare)
+  const barred = !written.ok || judged?.finding !== null || running
+  const found = [...(written.ok ? [] : written.findings), ...(judged?.finding ? [judged.finding] : [])]
   return (
     <div className="pt-2">
       {judged !== null && judged.finding === null && <p className="text-[13px] text-second">{judged.words}</p>}
       <div className="no-print mt-2 flex flex-wrap items-center gap-2">
         {linked && (
-          <button type="button" className="button button-first" disabled={blocked || running} onClick={() => void burn()}>
+          <button type="button" className="button button-first" disabled={barred} onClick={ways.burn}>
             {burnWords}
           </button>
         )}
-        <button type="button" className={`button ${linked ? '' : 'button-first'}`} disabled={blocked || running} onClick={file}>
+        <button type="button" className={`button ${linked ? '' : 'button-first'}`} disabled={barred} onClick={ways.file}>
           Get the program
         </button>
-        <button type="button" className="button" disabled={blocked || running} onClick={print}>
+        <button type="button" className="button" disabled={barred} onClick={ways.print}>
           Print it
         </button>
         {running && (
           <p role="status" className="num text-second">
-            {Math.round((report?.done ?? 0) * 100)}% burnt
+            {Math.round(done * 100)}% burnt
           </p>
         )}
       </div>
-      <Findings findings={[...(written.ok ? [] : written.findings), ...(judged?.finding ? [judged.finding] : []), ...findings]} />
-      {written.ok && (
-        <details className="mt-3 text-[13px]" open={listed} onToggle={(event) => setListed(event.currentTarget.open)}>
-          <summary className="cursor-pointer text-second">The program, {written.value.split('\n').length - 1} lines</summary>
-          <pre
-            className="num mt-1 max-h-56 overflow-auto border border-rule p-2 text-[12px] leading-snug print:max-h-none print:columns-3 print:border-0"
-            tabIndex={0}
-            role="region"
-            aria-label={`The program: ${name}`}
-          >
-            {written.value}
-          </pre>
-        </details>
-      )}
+      <Findings findings={[...found, ...ways.findings]} />
+      {written.ok && <Listing name={name} text={written.value} open={ways.listed} list={ways.list} />}
     </div>
+  )
+}
+
+/** The ways out of a program: over the link, as a file, on paper; each after the cautions, each written down. */
+function useWaysOut(name: string, text: string | null, prepare: () => Outcome<RunDraft>) {
+  const [findings, setFindings] = useState<readonly Finding[]>([])
+  const [listed, list] = useState(false)
+  const say = (problem: string | null, finding: Finding | null): void => {
+    const unkept: Finding[] = problem === null ? [] : [{ code: 'not-recorded', severity: 'warning', message: problem }]
+    setFindings([...unkept, ...(finding === null ? [] : [finding])])
+  }
+  /** Asks for the cautions, then lays out what is to be burnt. */
+  const begin = async (): Promise<{ readonly draft: RunDraft; readonly text: string } | null> => {
+    if (text === null || !(await askCautions())) return null
+    const draft = prepare()
+    setFindings(draft.ok ? [] : draft.findings)
+    return draft.ok ? { draft: draft.value, text } : null
+  }
+  const burn = async (): Promise<void> => {
+    const begun = await begin()
+    if (begun === null) return
+    const end = await runProgram(begun.text, begun.draft.id)
+    // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
+    const refusal = end.kind === 'burnt' ? begun.draft.keep() : null
+    const problem = await recordBurn(name, end)
+    say(problem ?? refusal, 'finding' in end ? end.finding : null)
+  }
+  const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
+    const begun = await begin()
+    if (begun === null) return
+    const refusal = begun.draft.keep()
+    await act(begun.text)
+    say(refusal ?? (await recordHandOut(name, how)), null)
+  }
+  const save = (it: string): void => download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(it), 'text/plain')
+  const print = async (): Promise<void> => {
+    list(true)
+    // The program stands on the sheet before it is printed.
+    await new Promise((resolve) => setTimeout(resolve, 50))
+    window.print()
+  }
+  return {
+    findings,
+    listed,
+    list,
+    burn: () => void burn(),
+    file: () => void handOut('Taken as a file.', save),
+    print: () => void handOut('Printed.', print),
+  }
+}
+
+function Listing(props: {
+  readonly name: string
+  readonly text: string
+  readonly open: boolean
+  readonly list: (open: boolean) => void
+}) {
+  const { name, text, open, list } = props
+  return (
+    <details className="mt-3 text-[13px]" open={open} onToggle={(event) => list(event.currentTarget.open)}>
+      <summary className="cursor-pointer text-second">The program, {text.split('\n').length - 1} lines</summary>
+      <pre
+        className="num mt-1 max-h-56 overflow-auto border border-rule p-2 text-[12px] leading-snug print:max-h-none print:columns-3 print:border-0"
+        tabIndex={0}
+        role="region"
+        aria-label={`The program: ${name}`}
+      >
+        {text}
+      </pre>
+    </details>
   )
 }
 

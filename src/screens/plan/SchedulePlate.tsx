@@ -1,9 +1,9 @@
 import type { Bench } from '../../core/document'
-import { freeTimeOf, localAfter, minutesSince, weekdayOf, type Placed } from '../../core/schedule'
+import { freeTimeOf, localAfter, minutesSince, weekdayOf, type CalendarTask, type Placed } from '../../core/schedule'
 import { Parcel, parcelsOf } from './Parcel'
 import { TaskBar } from './TaskBar'
 import { sayDay } from './taskWords'
-import { timeScale } from './timeScale'
+import { timeScale, type TimeScale } from './timeScale'
 import { planNow, useBenchStore, useNow, type PlannedNow } from '../../state'
 import { Findings, Hatching } from '../../ui'
 import { useWidth } from './useWidth'
@@ -53,6 +53,30 @@ function sayFinish({ first, calendar, tasks, hindrances }: PlannedNow): string {
   return `${today} At this pace it is done on ${sayDay(localAfter(first, finish).slice(0, 10))}.`
 }
 
+/** How the bars are laid out: where the names end, what of time is shown, and a minute's place across. */
+interface Layout {
+  readonly names: number
+  readonly height: number
+  readonly scale: TimeScale
+  readonly x: (minutes: number) => number
+}
+
+function layoutOf(
+  planned: PlannedNow,
+  rows: readonly CalendarTask[],
+  placed: ReadonlyMap<string, Placed>,
+  width: number,
+): Layout {
+  const { first, nowMin } = planned
+  const names = width > 680 ? NAMES.wide : NAMES.narrow
+  // What nobody has ordered has no end; the days until then are drawn all the same.
+  const endless = rows.some((it) => !placed.has(it.id)) ? nowMin + DAY : nowMin
+  const last = Math.max(endless, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
+  const scale = timeScale(first, nowMin, last, width - names - 8)
+  const x = (minutes: number): number => names + ((width - names - 8) * (minutes - scale.from)) / (scale.to - scale.from)
+  return { names, height: HEAD + rows.length * ROW + 10, scale, x }
+}
+
 function Bars(props: {
   readonly bench: Bench
   readonly planned: PlannedNow
@@ -60,29 +84,53 @@ function Bars(props: {
   readonly width: number
 }) {
   const { bench, planned, placed, width } = props
-  const { first, nowMin, calendar } = planned
   const rows = planned.tasks.filter((it) => it.doneAt === null)
-  const names = width > 680 ? NAMES.wide : NAMES.narrow
-  // What nobody has ordered has no end; the days until then are drawn all the same.
-  const endless = rows.some((it) => !placed.has(it.id)) ? nowMin + DAY : nowMin
-  const last = Math.max(endless, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
-  const scale = timeScale(first, nowMin, last, width - names - 8)
-  const x = (minutes: number): number => names + ((width - names - 8) * (minutes - scale.from)) / (scale.to - scale.from)
-  const within = (minutes: number): number => Math.min(Math.max(minutes, scale.from), scale.to)
-  const height = HEAD + rows.length * ROW + 10
-  const { free } = freeTimeOf(bench.plan)
-  const weekday = weekdayOf(first)
+  const layout = layoutOf(planned, rows, placed, width)
+  const { height, x } = layout
   return (
     <svg width={width} height={height} role="group" aria-label="Open tasks over the days" className="plate touch-none">
       <Hatching id="wait" />
-      {Array.from({ length: Math.ceil(scale.to / DAY) }, (_, day) => {
-        const own = free[(weekday + day) % 7]
-        if (own === null || own === undefined) return null
-        const [from, to] = [within(day * DAY + own.from), within(day * DAY + own.to)]
-        return (
-          <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--tape)" opacity="0.45" />
-        )
-      })}
+      <FreeHours bench={bench} first={planned.first} layout={layout} />
+      <DayMarks layout={layout} />
+      <path d={`M0 ${HEAD}H${width}`} stroke="var(--ink)" />
+      {rows.map((task, i) => (
+        <TaskRow
+          key={task.id}
+          bench={bench}
+          planned={planned}
+          task={task}
+          placed={placed.get(task.id)}
+          layout={layout}
+          y={HEAD + i * ROW}
+        />
+      ))}
+      <path d={`M${x(planned.nowMin)} ${HEAD - 6}V${height}`} stroke="var(--teal)" strokeWidth="1.4" />
+      <text x={x(planned.nowMin) + 3} y={HEAD - 22} fontSize="10.5" fill="var(--teal)">
+        now
+      </text>
+    </svg>
+  )
+}
+
+/** The free hours of each day, as bands. */
+function FreeHours({ bench, first, layout }: { readonly bench: Bench; readonly first: string; readonly layout: Layout }) {
+  const { scale, x, height } = layout
+  const { free } = freeTimeOf(bench.plan)
+  const weekday = weekdayOf(first)
+  const within = (minutes: number): number => Math.min(Math.max(minutes, scale.from), scale.to)
+  return Array.from({ length: Math.ceil(scale.to / DAY) }, (_, day) => {
+    const own = free[(weekday + day) % 7]
+    if (own === null || own === undefined) return null
+    const [from, to] = [within(day * DAY + own.from), within(day * DAY + own.to)]
+    return (
+      <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--tape)" opacity="0.45" />
+    )
+  })
+}
+
+function DayMarks({ layout: { scale, x, height } }: { readonly layout: Layout }) {
+  return (
+    <>
       {scale.marks.map(({ at, words }) => (
         <g key={at}>
           <path d={`M${x(at)} ${HEAD - 4}V${height}`} stroke="var(--rule)" />
@@ -96,58 +144,63 @@ function Bars(props: {
           {scale.day}
         </text>
       )}
-      <path d={`M0 ${HEAD}H${width}`} stroke="var(--ink)" />
-      {rows.map((task, i) => {
-        const at = placed.get(task.id)
-        const timed = calendar.ok ? calendar.value.network.times.get(task.id) : undefined
-        const y = HEAD + i * ROW
-        const letters = Math.floor(names / LETTER)
-        const name = task.name.length > letters ? `${task.name.slice(0, letters - 1)}…` : task.name
-        return (
-          <g key={task.id}>
-            <title>{`${task.name}${timed?.critical === true ? ', no float' : ''}`}</title>
-            <text x="0" y={y + 15} fontSize="12" fill="var(--ink)" fontWeight={timed?.critical === true ? 650 : 400}>
-              {name}
-            </text>
-            {parcelsOf(bench, task.id).map(({ id, part, day }) => (
-              <Parcel key={id} id={id} name={part} x={x} at={minutesSince(first, day) + NOON} first={first} y={y} />
-            ))}
-            {at !== undefined && (
-              <TaskBar
-                id={task.id}
-                name={task.name}
-                placed={at}
-                critical={timed?.critical === true}
-                notBefore={bench.plan.tasks[task.id]?.notBefore ?? ''}
-                first={first}
-                y={y}
-                height={ROW}
-                x={x}
-              />
-            )}
-            {at !== undefined && at.readyAt > at.end && (
-              <rect
-                x={x(at.end)}
-                y={y + 8}
-                width={x(at.readyAt) - x(at.end)}
-                height={ROW - 16}
-                fill="url(#wait)"
-                stroke="var(--second)"
-                strokeWidth="0.6"
-              />
-            )}
-            {at === undefined && (
-              <text x={names + 4} y={y + 15} fontSize="11" fill="var(--second)">
-                waits for parts without a day
-              </text>
-            )}
-          </g>
-        )
-      })}
-      <path d={`M${x(nowMin)} ${HEAD - 6}V${height}`} stroke="var(--teal)" strokeWidth="1.4" />
-      <text x={x(nowMin) + 3} y={HEAD - 22} fontSize="10.5" fill="var(--teal)">
-        now
+    </>
+  )
+}
+
+/** One task: its name, the parcels that it waits for, the work and the wait behind it. */
+function TaskRow(props: {
+  readonly bench: Bench
+  readonly planned: PlannedNow
+  readonly task: CalendarTask
+  readonly placed: Placed | undefined
+  readonly layout: Layout
+  readonly y: number
+}) {
+  const { bench, planned, task, placed, layout, y } = props
+  const { first, calendar } = planned
+  const { names, x } = layout
+  const critical = calendar.ok && calendar.value.network.times.get(task.id)?.critical === true
+  const letters = Math.floor(names / LETTER)
+  const name = task.name.length > letters ? `${task.name.slice(0, letters - 1)}…` : task.name
+  const notBefore = bench.plan.tasks[task.id]?.notBefore ?? ''
+  return (
+    <g>
+      <title>{`${task.name}${critical ? ', no float' : ''}`}</title>
+      <text x="0" y={y + 15} fontSize="12" fill="var(--ink)" fontWeight={critical ? 650 : 400}>
+        {name}
       </text>
-    </svg>
+      {parcelsOf(bench, task.id).map(({ id, part, day }) => (
+        <Parcel key={id} id={id} name={part} x={x} at={minutesSince(first, day) + NOON} first={first} y={y} />
+      ))}
+      {placed === undefined ? (
+        <text x={names + 4} y={y + 15} fontSize="11" fill="var(--second)">
+          waits for parts without a day
+        </text>
+      ) : (
+        <TaskBar
+          id={task.id}
+          name={task.name}
+          placed={placed}
+          critical={critical}
+          notBefore={notBefore}
+          first={first}
+          y={y}
+          height={ROW}
+          x={x}
+        />
+      )}
+      {placed !== undefined && placed.readyAt > placed.end && (
+        <rect
+          x={x(placed.end)}
+          y={y + 8}
+          width={x(placed.readyAt) - x(placed.end)}
+          height={ROW - 16}
+          fill="url(#wait)"
+          stroke="var(--second)"
+          strokeWidth="0.6"
+        />
+      )}
+    </g>
   )
 }

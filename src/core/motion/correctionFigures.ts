@@ -1,6 +1,6 @@
 import { figureOf, type View } from '../bench'
 import { frameWidth, squareness, steps } from './figures'
-import { racking } from './shapeFigures'
+import { racking } from './rackingFigures'
 import type { MotionBench } from './slice'
 
 const figure = figureOf<MotionBench>()

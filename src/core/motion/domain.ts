@@ -1,9 +1,13 @@
 import { domainOf } from '../bench'
+import * as bedFigures from './bedFigures'
 import * as correctionFigures from './correctionFigures'
+import * as crossedFigures from './crossedFigures'
 import * as driveFigures from './driveFigures'
 import * as figures from './figures'
 import * as mechanicsVerdicts from './mechanicsVerdicts'
-import * as shapeFigures from './shapeFigures'
+import * as mirrorFigures from './mirrorFigures'
+import * as playFigures from './playFigures'
+import * as rackingFigures from './rackingFigures'
 import * as verdicts from './verdicts'
 
 /** What this domain works and judges: all figures and verdicts that these modules export. */
@@ -11,7 +15,11 @@ export const motionDomain = domainOf(
   'motion',
   figures,
   driveFigures,
-  shapeFigures,
+  crossedFigures,
+  mirrorFigures,
+  rackingFigures,
+  playFigures,
+  bedFigures,
   correctionFigures,
   verdicts,
   mechanicsVerdicts,

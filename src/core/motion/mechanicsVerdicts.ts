@@ -1,18 +1,10 @@
 import { verdictOf } from '../bench'
 import { rackingShift } from './correctionFigures'
 import { tension, tensionAlike, tensionMargin, torqueReserve, wantedTone, windingSpeed } from './driveFigures'
-import {
-  bedLeftOver,
-  bedRange,
-  cornerFocusError,
-  crossedMargin,
-  crossedSlack,
-  focusMargin,
-  halfField,
-  levelMargin,
-  racking,
-  rackingMargin,
-} from './shapeFigures'
+import { bedLeftOver, bedRange, levelMargin } from './bedFigures'
+import { crossedMargin, crossedSlack } from './crossedFigures'
+import { cornerFocusError, focusMargin, halfField } from './mirrorFigures'
+import { racking, rackingMargin } from './rackingFigures'
 import { isPulled } from './subjects'
 import type { MotionBench } from './slice'
 

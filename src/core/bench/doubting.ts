@@ -29,14 +29,14 @@ export function withDoubt<B extends object>(of: Doubting<B>, def: AnyFigure, arg
   const { key, result, leaves } = memo
   const shown: WithDoubt = { key, def, args, result, leaves, doubt: doubted }
   const facts = new Map([...seen].map((path) => [path, getAt(bench, path)]))
-  memo.doubt = { doubted, facts, pools: [...pools], shown, heldOn: bench }
+  of.memos.keepDoubt(memo, { doubted, facts, pools: [...pools], shown, suspect: false })
   return shown
 }
 
 function holds<B extends object>({ memos, evaluate }: Doubting<B>, doubt: NonNullable<Memo['doubt']>): boolean {
   const { bench } = memos
-  const factsHold = doubt.heldOn === bench || [...doubt.facts].every(([path, was]) => sameDoubt(getAt(bench, path), was))
-  if (factsHold) doubt.heldOn = bench
+  const factsHold = !doubt.suspect || [...doubt.facts].every(([path, was]) => sameDoubt(getAt(bench, path), was))
+  if (factsHold) doubt.suspect = false
   return factsHold && doubt.pools.every((was) => evaluate(was.def, was.args) === was)
 }
 

@@ -1,5 +1,5 @@
 import { diffPaths, plainAt, type Path } from './path'
-import { isChoice, isFact } from './fact'
+import { isChoice, isFact, type Fact } from './fact'
 import type { AnyFigure, FigureKey, Result } from './figure'
 import type { Doubted } from './doubt'
 import type { Evaluation, WithDoubt } from './evaluation'
@@ -33,8 +33,8 @@ export interface Memo extends Evaluation {
     /** Figures that u of pooled readings was taken from. */
     readonly pools: readonly Memo[]
     readonly shown: WithDoubt
-    /** The document whose facts were last found to be the same: many ask for one figure on one document. */
-    heldOn: object
+    /** A fact under it has changed since it was worked, or was last found to be the same. */
+    suspect: boolean
   }
 }
 
@@ -52,6 +52,8 @@ export class Memos<B extends object> {
   private readonly readBy = new Map<Path, Set<FigureKey>>()
   private readonly usedBy = new Map<FigureKey, Set<FigureKey>>()
   private readonly suspect = new Set<FigureKey>()
+  /** Figures whose ± rests on a fact. */
+  private readonly doubtedBy = new Map<Path, Set<FigureKey>>()
   /** Being compared at the moment; a ring of figures comes back here. */
   private readonly checking = new Set<FigureKey>()
   private time = 0
@@ -76,6 +78,7 @@ export class Memos<B extends object> {
     const changed = diffPaths(this.document, next)
     this.document = next
     this.doubtReadersOf(changed)
+    for (const path of changed) for (const key of this.doubtedBy.get(path) ?? []) this.suspectDoubtOf(key)
   }
 
   setNow(time: number): void {
@@ -113,6 +116,17 @@ export class Memos<B extends object> {
     if (memo.uses.has(used.key)) return
     memo.usesBeyond.set(used.key, useOf(used))
     noteIn(this.usedBy, used.key, memo.key)
+  }
+
+  /** Remembers the ± of a figure, and what it rests on. */
+  keepDoubt(memo: Memo, doubt: NonNullable<Memo['doubt']>): void {
+    memo.doubt = doubt
+    for (const path of doubt.facts.keys()) noteIn(this.doubtedBy, path, memo.key)
+  }
+
+  private suspectDoubtOf(key: FigureKey): void {
+    const doubt = this.memos.get(key)?.doubt
+    if (doubt !== undefined) doubt.suspect = true
   }
 
   private doubtReadersOf(changed: readonly Path[]): void {
@@ -181,13 +195,18 @@ function sameResult(a: Result, b: Result): boolean {
   return sameJson(a, b)
 }
 
-/** Whether a fact's value and doubt are as they were; what was typed may differ. */
+/** Whether a fact's value, origin and doubt are as they were; what was typed may differ. */
 export function sameDoubt(now: unknown, was: unknown): boolean {
   if (now === was) return true
-  if (isFact(now) && isFact(was))
-    return now.value === was.value && now.instrument === was.instrument && sameJson(now.doubt, was.doubt)
-  if (isChoice(now) && isChoice(was)) return now.chosen === was.chosen && sameJson(now.doubt, was.doubt)
+  if (isFact(now) && isFact(was)) return now.value === was.value && sameSource(now, was) && sameJson(now.doubt, was.doubt)
+  if (isChoice(now) && isChoice(was)) return now.chosen === was.chosen && sameSource(now, was) && sameJson(now.doubt, was.doubt)
   return false
+}
+
+type Sourced = Pick<Fact, 'origin' | 'instrument'>
+
+function sameSource(p: Sourced, q: Sourced): boolean {
+  return p.origin === q.origin && p.instrument === q.instrument
 }
 
 function sameJson(a: unknown, b: unknown): boolean {

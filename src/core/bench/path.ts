@@ -19,11 +19,24 @@ export const WHOLE = '@whole'
 /** What stands at a path; undefined where nothing does. */
 export function getAt(node: unknown, path: Path): unknown {
   let at = node
-  for (const key of path === '' ? [] : path.split('.')) {
+  for (const key of keysIn(path)) {
     if (typeof at !== 'object' || at === null || !Object.hasOwn(at, key)) return undefined
     at = (at as Record<string, unknown>)[key]
   }
   return at
+}
+
+/** Paths are split once: the same few thousand are asked for at every edit. */
+const split = new Map<Path, readonly string[]>()
+const MOST_SPLIT = 50_000
+
+function keysIn(path: Path): readonly string[] {
+  const known = split.get(path)
+  if (known !== undefined) return known
+  if (split.size >= MOST_SPLIT) split.clear()
+  const keys = path === '' ? [] : path.split('.')
+  split.set(path, keys)
+  return keys
 }
 
 /** A copy with the value at a path replaced; everything beside the path is shared. Undefined removes the key. */

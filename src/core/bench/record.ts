@@ -1,5 +1,6 @@
 import { shownNumber } from './doubt'
 import type { Engine } from './engine'
+import { keyOf } from './figure'
 import { inOrder } from './order'
 import { plainAt, type Path } from './path'
 
@@ -81,14 +82,15 @@ export function consequences<B extends object>(
 ): Consequence[] {
   const ordered = redoOrder(latestOf(records), stageOrder)
   const found = new Map<string, Consequence>()
+  const now = lookOnce(engine)
   for (const record of ordered) {
     const because = record.beneath.flatMap((id) =>
       found.get(id)?.freshness === 'stale' ? [found.get(id)?.record.title ?? id] : [],
     )
-    const moved = record.gave.flatMap((given) => movedFrom(engine, given))
+    const moved = record.gave.flatMap((given) => movedFrom(now.figure(given), given))
     const touched = record.read.flatMap(({ path, value }) => {
-      const now = plainAt(engine.bench, path)
-      return Object.is(now, value) ? [] : [{ path, then: value, now }]
+      const is = now.fact(path)
+      return Object.is(is, value) ? [] : [{ path, then: value, now: is }]
     })
     const freshness = moved.length > 0 || because.length > 0 ? 'stale' : touched.length > 0 ? 'touched' : 'fresh'
     found.set(record.id, { record, freshness, moved, touched, because })
@@ -96,9 +98,27 @@ export function consequences<B extends object>(
   return ordered.flatMap(({ id }) => found.get(id) ?? []).filter(({ freshness }) => freshness !== 'fresh')
 }
 
-function movedFrom<B extends object>(engine: Engine<B>, given: BenchRecord['gave'][number]): Consequence['moved'] {
-  const { figure, args, value: then, same } = given
-  const now = engine.has(figure) ? shownNumber(engine.valueById(figure, args).result) : null
+/** What facts and figures are now, each looked up once: a thousand records rest on the same few. */
+function lookOnce<B extends object>(engine: Engine<B>) {
+  const facts = new Map<Path, unknown>()
+  const figures = new Map<string, number | null>()
+  return {
+    fact(path: Path): unknown {
+      if (!facts.has(path)) facts.set(path, plainAt(engine.bench, path))
+      return facts.get(path)
+    },
+    figure({ figure, args }: Gave): number | null {
+      const key = keyOf(figure, args)
+      const known = figures.get(key)
+      if (known !== undefined) return known
+      const value = engine.has(figure) ? shownNumber(engine.valueById(figure, args).result) : null
+      figures.set(key, value)
+      return value
+    },
+  }
+}
+
+function movedFrom(now: number | null, { figure, args, value: then, same }: Gave): Consequence['moved'] {
   const moved = now === null || Math.abs(now - then) > same
   return moved ? [{ figure, args, then, now }] : []
 }
@@ -109,7 +129,7 @@ function latestOf(records: readonly BenchRecord[]): readonly BenchRecord[] {
   for (const record of records) {
     const key = `${record.stage}\n${record.redo === '' ? record.id : record.redo}`
     const known = last.get(key)
-    if (known === undefined || known.at.localeCompare(record.at) <= 0) last.set(key, record)
+    if (known === undefined || known.at <= record.at) last.set(key, record)
   }
   return [...last.values()]
 }
@@ -118,9 +138,14 @@ function latestOf(records: readonly BenchRecord[]): readonly BenchRecord[] {
 function redoOrder(records: readonly BenchRecord[], stageOrder: readonly string[]): readonly BenchRecord[] {
   const route = new Map(stageOrder.map((stage, i) => [stage, i]))
   const placeOf = ({ stage }: BenchRecord): number => route.get(stage) ?? -1
-  const byRoute = [...records].sort((p, q) => placeOf(p) - placeOf(q) || p.at.localeCompare(q.at) || p.id.localeCompare(q.id))
+  const byRoute = [...records].sort((p, q) => placeOf(p) - placeOf(q) || inText(p.at, q.at) || inText(p.id, q.id))
   return inOrder(
     byRoute.map(({ id }) => id),
     new Map(byRoute.map(({ id, beneath }) => [id, beneath])),
   ).flatMap((i) => byRoute[i] ?? [])
+}
+
+/** Order of instants and ids, which hold plain letters only. */
+function inText(p: string, q: string): number {
+  return p < q ? -1 : p > q ? 1 : 0
 }

@@ -81,6 +81,17 @@ export interface Verdict {
  */
 export function judge<B extends object>(engine: Engine<B>, def: AnyVerdict, args: readonly string[]): Verdict {
   const margin: WithDoubt = engine.withDoubt(def.margin as FigureDef<B>, ...args)
+  const known = judged.get(margin)
+  if (known?.def === def) return known
+  const made = judgeMargin(engine, def, args, margin)
+  judged.set(margin, made)
+  return made
+}
+
+/** A margin is judged once: it is another one as soon as anything under it is. */
+const judged = new WeakMap<WithDoubt, Verdict>()
+
+function judgeMargin<B extends object>(engine: Engine<B>, def: AnyVerdict, args: readonly string[], margin: WithDoubt): Verdict {
   const value = shownNumber(margin.result)
   const assumed = [...margin.leaves].filter((path) => isAssumed(getAt(engine.bench, path)))
   const base = { def, args, margin, assumed }

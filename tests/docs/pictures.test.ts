@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { STAGES } from '../../src/screens/stages'
 
@@ -13,4 +13,9 @@ it('every stage that is built has its picture, two at most; all are linked from 
   const readme = readFileSync('README.md', 'utf8')
   expect(pictures.filter((it) => !readme.includes(`docs/screenshots/${it}.png`))).toEqual([])
   expect(pictures.length).toBeLessThan(20)
+})
+
+it.each(['README.md', 'docs/architecture.md'])('every file that %s links to is there', (file) => {
+  const links = [...readFileSync(file, 'utf8').matchAll(/\]\((?!https?:)([^)#]+)/g)].map(([, link = '']) => link)
+  expect(links.filter((link) => !existsSync(link))).toEqual([])
 })

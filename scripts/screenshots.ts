@@ -69,6 +69,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('Within the travel of X').waitFor()
     },
   },
+  { name: 'safety', act: async (page) => open(page, 'safety', 'eyewear') },
 ]
 
 async function take(from: Browser, { name, dark, size, act }: Shot): Promise<void> {

@@ -4,6 +4,7 @@ import { motion } from './motion/stage'
 import { plan } from './plan/stage'
 import { power } from './power/stage'
 import { work } from './work/stage'
+import { safety } from './safety/stage'
 
 /** A stage of later work: its question, what it will take over, and what is judged for it already. */
 function later(def: Pick<StageDef, 'id' | 'name' | 'question'> & { readonly soon: string }): StageDef {
@@ -47,12 +48,7 @@ export const STAGES: readonly StageDef[] = [
     question: 'Will the smoke leave, and where does fresh air come in?',
     soon: 'It will take over the duct against the fan, the face speed, the time to clear, and the air that must come in.',
   }),
-  later({
-    id: 'safety',
-    name: 'Safety',
-    question: 'What can hurt someone, and what is still open?',
-    soon: 'It will take over the reach of the beam, eyewear and windows, fire, and what is still open before a burn.',
-  }),
+  safety,
   later({
     id: 'log',
     name: 'Log',

@@ -1,0 +1,26 @@
+import { FactField, Panel, Sentence } from '../../ui'
+
+/** What the eyewear is held against, and what is still to come. */
+export function EyewearGiven() {
+  return (
+    <div className="grid gap-4">
+      <Panel title="Given, beam and eyewear">
+        <Sentence>
+          The diode gives <FactField path="optics.power" /> of optical power at <FactField path="optics.wavelength" />. The
+          certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" /> at that wavelength.
+        </Sentence>
+        <p className="mt-1 max-w-[46rem] text-[13px] text-second">
+          Density counts only where a certificate names the wavelength; a coloured plastic is none. Eyewear is for what comes back
+          by chance, never for looking into a beam. Everybody in the room wears it. Local rules, certified eyewear and licensed
+          practice come first.
+        </p>
+      </Panel>
+      <p className="border-y border-dashed border-second py-3">
+        <strong className="font-[650]">
+          The reach of the beam, windows, fire and the round before a burn are not built yet.
+        </strong>{' '}
+        Until then: box and lid closed, an extinguisher at hand, nobody leaves while it burns.
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,17 @@
+import { densityGlance, densityWatching, eyewearMargin, limitGlance, limitWatching } from '../../core/safety'
+import { FigureRow, Panel, Side } from '../../ui'
+
+/** What is worked of the beam's limits, and judged of the eyewear. */
+export function EyewearSide() {
+  return (
+    <Side stage="safety">
+      <Panel title="Worked">
+        <FigureRow def={densityWatching} args={[]} />
+        <FigureRow def={densityGlance} args={[]} />
+        <FigureRow def={eyewearMargin} args={[]} />
+        <FigureRow def={limitWatching} args={[]} />
+        <FigureRow def={limitGlance} args={[]} />
+      </Panel>
+    </Side>
+  )
+}

@@ -1,31 +1,18 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import type { KeyboardEvent, PointerEvent } from 'react'
 import { moveHead } from '../../state'
-import { CENTRE_LINE, usePlateFrame } from '../../ui'
+import { CENTRE_LINE, useDrag, usePlateFrame } from '../../ui'
 import type { Box, Plan } from './plan'
 
 /** The head follows the pointer while it is pressed, on the floor or on the carriage itself. */
-function useHeadDrag(plan: Plan) {
+function useHeadDrag(plan: Plan, step?: (right: number, up: number, event: KeyboardEvent) => void) {
   const frame = usePlateFrame()
-  const held = useRef(false)
   const follow = (event: PointerEvent<SVGElement>): void => {
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
-    if (!held.current || box === undefined) return
+    if (box === undefined) return
     const { x, y } = frame.mm(event.clientX - box.left, event.clientY - box.top)
     moveWithin(plan, x, y)
   }
-  const release = (): void => {
-    held.current = false
-  }
-  return {
-    onPointerDown: (event: PointerEvent<SVGElement>): void => {
-      held.current = true
-      event.currentTarget.setPointerCapture(event.pointerId)
-      follow(event)
-    },
-    onPointerMove: follow,
-    onPointerUp: release,
-    onPointerCancel: release,
-  }
+  return useDrag({ begin: follow, move: (_, event) => follow(event), ...(step === undefined ? {} : { step }) })
 }
 
 /** The space inside the frame: press, and the head goes there. */
@@ -54,33 +41,21 @@ function moveWithin({ work, movingBed, carriage }: Plan, x: number, y: number): 
   moveHead({ x: Math.min(Math.max(x, 0), work.w), y: Math.min(Math.max(along, 0), work.h) }, drawn)
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-}
-
 /** The carriage with its diode and centre lines; dragged, or moved by the arrow keys. */
 export function Carriage({ plan, rect }: { readonly plan: Plan; readonly rect: (box: Box) => object }) {
   const frame = usePlateFrame()
   const { carriage } = plan
-  const drag = useHeadDrag(plan)
   const [x, y] = [carriage.x + carriage.w / 2, carriage.y + carriage.h / 2]
   const [cx, cy] = [frame.x(x), frame.y(y)]
-  const press = (event: KeyboardEvent): void => {
-    const step = STEPS[event.key]
-    if (step === undefined) return
-    event.preventDefault()
-    const far = event.shiftKey ? 1 : 10
-    moveWithin(plan, x + step[0] * far, y + step[1] * far)
-  }
+  const drag = useHeadDrag(plan, (right, up, { shiftKey }) => {
+    const far = shiftKey ? 1 : 10
+    moveWithin(plan, x + right * far, y + up * far)
+  })
   return (
     <g
       tabIndex={0}
       role="application"
       aria-label="Carriage; arrow keys move it by 10 mm, with Shift by 1 mm"
-      onKeyDown={press}
       style={{ cursor: 'move' }}
       {...drag}
       data-carriage={`${x.toFixed(2)},${y.toFixed(2)}`}

@@ -1,8 +1,8 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import type { PlanPart } from '../../core/schedule'
 import type { Finding } from '../../core/units'
 import { addMachineParts, addRow, machineParts, partsFromCsv, partsToCsv, useBenchStore } from '../../state'
-import { download, Findings, Panel } from '../../ui'
+import { FileButton, download, Findings, Panel } from '../../ui'
 import { LongPartsList } from './LongPartsList'
 import { PartRow, PartsHead } from './PartRow'
 
@@ -26,7 +26,6 @@ const SHOWN = 30
 export function PartsList() {
   const bench = useBenchStore((it) => it.bench)
   const [findings, setFindings] = useState<readonly Finding[]>([])
-  const input = useRef<HTMLInputElement>(null)
   if (bench === null) return null
   const parts = inOrder(bench.plan.parts)
   const wanted = machineParts(bench)
@@ -52,9 +51,9 @@ export function PartsList() {
         <button type="button" className="button" disabled={wanted.length === 0} onClick={() => addMachineParts(wanted)}>
           Take what the machine asks for
         </button>
-        <button type="button" className="button" onClick={() => input.current?.click()}>
+        <FileButton label="Parts file" accept=".csv,text/csv" take={(file) => void partsFromCsv(file).then(setFindings)}>
           Parts from CSV
-        </button>
+        </FileButton>
         <button
           type="button"
           className="button"
@@ -63,18 +62,6 @@ export function PartsList() {
         >
           Parts as CSV
         </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".csv,text/csv"
-          className="hidden"
-          aria-label="Parts file"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file !== undefined) void partsFromCsv(file).then(setFindings)
-          }}
-        />
       </div>
       <Findings findings={findings.slice(0, SHOWN)} />
       {findings.length > SHOWN && <p className="text-second">And {findings.length - SHOWN} more of the kind.</p>}

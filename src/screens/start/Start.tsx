@@ -1,8 +1,8 @@
-import { useEffect, useRef, useState, type SyntheticEvent } from 'react'
+import { useEffect, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
 import { benches, createBench, importFile, openDemo, openSecondDemo, wordsOf, type BenchSummary } from '../../state'
-import { Findings, Panel } from '../../ui'
+import { FileButton, Findings, Panel } from '../../ui'
 import { STAGES } from '../stages'
 import { BenchList } from './BenchList'
 
@@ -123,24 +123,15 @@ function NewBench({ open }: { readonly open: (outcome: Outcome<string>) => void 
 }
 
 function OpenFile({ open }: { readonly open: (outcome: Outcome<string>) => void }) {
-  const input = useRef<HTMLInputElement>(null)
   return (
     <Way words="Go on with a bench file that was exported here or elsewhere. You can also drop it anywhere on this window.">
-      <button type="button" className="button" onClick={() => input.current?.click()}>
-        Open a bench file
-      </button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Bench file"
         accept=".zip,.json,application/zip,application/json"
-        className="hidden"
-        aria-label="Bench file"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file !== undefined) void importFile(file).then(open)
-        }}
-      />
+        take={(file) => void importFile(file).then(open)}
+      >
+        Open a bench file
+      </FileButton>
     </Way>
   )
 }

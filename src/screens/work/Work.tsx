@@ -1,9 +1,9 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { machineLimits, type Bench } from '../../core/document'
 import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
-import { Findings, Panel, Sheet, useUnits } from '../../ui'
+import { FileButton, Findings, Panel, Sheet, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
 import { ProgramPlate } from './ProgramPlate'
 
@@ -48,24 +48,11 @@ function useReworkedLimits(bench: Bench | null): void {
 }
 
 function ChooseProgram({ bench }: { readonly bench: Bench }) {
-  const input = useRef<HTMLInputElement>(null)
+  const take = (file: File): void => void openProgram(file, machineLimits(engineOf(bench)))
   return (
-    <>
-      <button type="button" className="button button-first" onClick={() => input.current?.click()}>
-        Choose a program
-      </button>
-      <input
-        ref={input}
-        type="file"
-        className="hidden"
-        aria-label="Program file"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file !== undefined) void openProgram(file, machineLimits(engineOf(bench)))
-        }}
-      />
-    </>
+    <FileButton label="Program file" first take={take}>
+      Choose a program
+    </FileButton>
   )
 }
 

@@ -1,8 +1,19 @@
 import { Suspense, useEffect, useState } from 'react'
-import { Navigate, useLocation, useParams } from 'react-router'
+import { Navigate, useLocation, useNavigate, useParams } from 'react-router'
 import type { Finding } from '../core/units'
+import { placeOf } from '../core/document'
 import { STAGES, stageOf } from '../screens/stages'
-import { addressOf, checkOpen, connectDemo, loadDomains, openBench, revealFact, useBenchStore } from '../state'
+import {
+  addressOf,
+  addressOfFact,
+  checkOpen,
+  connectDemo,
+  isOnNameplate,
+  loadDomains,
+  openBench,
+  revealFact,
+  useBenchStore,
+} from '../state'
 import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
 import { FootLine } from './FootLine'
@@ -21,7 +32,7 @@ export function BenchPage() {
   const opened = useOpened(benchId)
   const [drawn, setDrawn] = useState(false)
   useIdleWork(opened.kind === 'open' && drawn)
-  useLinkedFact(opened.kind === 'open')
+  useLinkedFact(benchId, opened.kind === 'open')
   useEffect(() => {
     document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
   }, [found])
@@ -34,7 +45,7 @@ export function BenchPage() {
       <StageRoute benchId={benchId} current={stage} />
       <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">
         <Unsaved />
-        <Boundary key={stage} fallback={(message) => <Crash message={message} />}>
+        <Boundary key={stage} of={part} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
             {found === undefined ? (
               <NoStage benchId={benchId} name={stage} />
@@ -82,18 +93,22 @@ function useOpened(benchId: string): Opened {
 }
 
 /** An address that ends in `#path` of a fact opens that fact. */
-function useLinkedFact(open: boolean): void {
+function useLinkedFact(benchId: string, open: boolean): void {
   const { hash } = useLocation()
+  const go = useNavigate()
   useEffect(() => {
     if (!open || hash.length <= 1) return
     try {
-      revealFact(decodeURIComponent(hash.slice(1)))
+      const path = decodeURIComponent(hash.slice(1))
+      if (placeOf(path) !== null && !isOnNameplate(path))
+        void go({ pathname: addressOfFact(benchId, path), hash }, { replace: true })
+      revealFact(path)
     } catch {
       notify(
         `The end of this address, “${hash.slice(0, 40)}”, is broken: a % in it stands for nothing. The bench itself is open.`,
       )
     }
-  }, [open, hash])
+  }, [benchId, open, hash, go])
 }
 
 /** Rest after the first picture before anything else is loaded, ms. */
@@ -107,7 +122,9 @@ function useIdleWork(open: boolean): void {
       void fetchLater()
       // What cannot be fetched is said where it is drawn.
       for (const stage of STAGES) sheetsOf(stage).catch(() => undefined)
-      void checkOpen().catch(() => undefined)
+      void checkOpen()
+        .then((back) => back !== null && notify(back))
+        .catch(() => undefined)
       void loadDomains().then(() => useBenchStore.setState({ worked: true }))
       void connectDemo()
     }

@@ -12,6 +12,9 @@ export async function loadChecking(): Promise<typeof import('../data/checking')>
   return checking
 }
 
+/** Whether changes are checked by the schema yet. */
+export const isCheckingHere = (): boolean => check !== null
+
 /**
  * What is wrong with a changed bench, where it has changed. Until the schema is here, in the first second, its shape alone
  * is looked at; the whole is checked by the schema as soon as that comes.

@@ -52,6 +52,18 @@ describe('the benches of this browser', () => {
     expect(await names()).toEqual(['Gate'])
   })
 
+  it('an edit that its schema refuses is not stored, and is taken back with a word', async () => {
+    const id = idOf(await state.createBench('Gate', 'inch'))
+    await state.openBench(id)
+    const before = bench()
+    useBenchStore.setState({ bench: { ...before, name: '' }, edit: 'name' })
+    expect(await state.saveOpenBench()).toMatchObject({ kind: 'failed', message: expect.stringMatching(/^name: /) })
+    expect(await state.checkOpen()).toMatch(/^name was taken back: /)
+    expect(bench()).toBe(before)
+    state.closeInStore()
+    expect(await state.openBench(id)).toEqual([])
+  })
+
   it('one that is not here says so, and nothing is opened', async () => {
     state.closeInStore()
     const findings = await state.openBench('no such bench')

@@ -33,17 +33,30 @@ function isRecord(node: unknown): node is BenchRecord {
   return [id, at, title, note].every((it) => typeof it === 'string') && [read, gave, beneath].every((it) => Array.isArray(it))
 }
 
-/** Checks the open bench and its records by their schemas; a bench that does not stand is put away, with what is wrong. */
-export async function checkOpen(): Promise<void> {
+/**
+ * Checks the open bench and its records by their schemas. Where only an edit made before the schemas were here does not
+ * stand, the bench goes back to what is stored; a stored bench that does not stand is put away, with what is wrong.
+ * @returns What was taken back, to be said; null when nothing was.
+ */
+export async function checkOpen(): Promise<string | null> {
   const { benchSchema, readBench, recordSchema } = await loadChecking()
-  const { bench, records } = useBenchStore.getState()
-  if (bench === null) return
+  const { bench, saved, records, edit } = useBenchStore.getState()
+  if (bench === null) return null
+  let back: string | null = null
   if (!benchSchema.safeParse(bench).success) {
     const read = readBench(bench)
-    closeInStore()
-    useBenchStore.setState({ refused: { id: bench.id, findings: read.findings } })
-    return
+    if (saved !== null && saved !== bench && benchSchema.safeParse(saved).success) {
+      useBenchStore.setState({ bench: saved })
+      // An undo must not bring it back.
+      useBenchStore.temporal.getState().clear()
+      back = `${edit || 'The last edit'} was taken back: ${read.findings[0]?.message ?? 'it cannot stand on a bench'}`
+    } else {
+      closeInStore()
+      useBenchStore.setState({ refused: { id: bench.id, findings: read.findings } })
+      return null
+    }
   }
   const sound = records.filter((it) => recordSchema.safeParse(it).success)
   if (sound.length < records.length) useBenchStore.setState({ records: sound })
+  return back
 }

@@ -6,6 +6,7 @@ import { openInStore, useBenchStore, type SaveState } from './benchStore'
 import { areAllHere } from './domains'
 import { allMarksOf, marksOf } from './evaluate'
 import { answered } from './answered'
+import { isCheckingHere, issuesOf, loadChecking } from './checking'
 import { newId } from './ids'
 import type { Left } from '../data/left'
 import { dropLeft, keepLeft, leftOf, takeUp } from './journal'
@@ -100,6 +101,8 @@ function queued<T>(act: () => Promise<T>): Promise<T> {
  */
 export function saveOpenBench(): Promise<SaveState> {
   return queued(async () => {
+    // Where the schema cannot be fetched the shape is what there is to check by.
+    if (!isCheckingHere()) await loadChecking().catch(() => undefined)
     const { bench, revision, birth, saved, save: before } = useBenchStore.getState()
     if (bench === null) return { kind: 'saved', at: '' }
     if (bench === saved && before.kind !== 'failed' && before.kind !== 'full') {
@@ -107,6 +110,11 @@ export function saveOpenBench(): Promise<SaveState> {
       if (state !== before) useBenchStore.setState({ save: state })
       dropLeft(bench.id, windowId())
       return state
+    }
+    const wrong = saved === null ? null : wrongIn(saved, bench)
+    if (wrong !== null) {
+      useBenchStore.setState({ save: wrong })
+      return wrong
     }
     const result = saved === null ? await keepOpen(bench) : await save(bench, { revision, birth })
     const state = stateOf(result)
@@ -124,6 +132,12 @@ export function saveOpenBench(): Promise<SaveState> {
     tellOthers(bench.id)
     return state
   })
+}
+
+/** What the schema says against a bench that was changed before the schema was here: what is stored must open again. */
+function wrongIn(saved: Bench, bench: Bench): SaveState | null {
+  const [issue] = issuesOf(saved, bench)
+  return issue === undefined ? null : { kind: 'failed', message: `${issue.path.join('.')}: ${issue.message}` }
 }
 
 /** Saves a bench for the first time that could not be kept when it was opened. */

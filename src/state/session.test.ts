@@ -4,7 +4,8 @@ import { askCautions, dropDraft, endCautions, isOnNameplate, keepDraft, NEXT_RUN
 
 const first = useSession.getState()
 let there = true
-vi.stubGlobal('document', { querySelector: () => (there ? {} : null) })
+const fold = { setAttribute: vi.fn() }
+vi.stubGlobal('document', { querySelector: () => (there ? { closest: () => fold } : null) })
 vi.stubGlobal('CSS', { escape: (it: string) => it })
 vi.stubGlobal('requestAnimationFrame', (act: () => void) => act())
 beforeEach(() => {
@@ -33,6 +34,7 @@ describe('a fact that is asked for', () => {
     expect(addressOfFact('b', path)).toBe(`/bench/b/${address}`)
     revealFact(path)
     expect(useSession.getState()).toMatchObject({ ...shown, nameplate: null, editing: { path, place: 'given' } })
+    expect(fold.setAttribute).toHaveBeenCalledWith('open', '')
   })
 
   it('on the nameplate opens its cell', () => {

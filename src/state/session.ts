@@ -181,10 +181,11 @@ export const NEXT_RUN = 'next'
 /** How long a field may take to come into view, in frames. */
 const MOST_FRAMES = 60
 
-/** Opens the editor of a fact as soon as its field stands on the page. */
+/** Opens the editor of a fact, and what it is folded into, as soon as its field stands on the page. */
 function openWhenThere(path: Path, place: string, frames = 0): void {
-  const there = document.querySelector(`[data-fact="${CSS.escape(path)}"][data-place="${place}"]`) !== null
-  if (there || frames === MOST_FRAMES) startEditing(path, place)
+  const field = document.querySelector(`[data-fact="${CSS.escape(path)}"][data-place="${place}"]`)
+  field?.closest('details')?.setAttribute('open', '')
+  if (field !== null || frames === MOST_FRAMES) startEditing(path, place)
   else requestAnimationFrame(() => openWhenThere(path, place, frames + 1))
 }
 

@@ -2,6 +2,8 @@ import { Component, type ReactNode } from 'react'
 
 interface Props {
   readonly children: ReactNode
+  /** What the children show: when it changes they are tried again. */
+  readonly of?: string | undefined
   /** What stands there instead, given the message and how to try again. */
   readonly fallback: (message: string, again: () => void) => ReactNode
 }
@@ -12,6 +14,10 @@ export class Boundary extends Component<Props, { readonly message: string | null
 
   static getDerivedStateFromError(error: unknown) {
     return { message: error instanceof Error ? error.message : String(error) }
+  }
+
+  override componentDidUpdate(before: Props) {
+    if (before.of !== this.props.of) this.setState({ message: null })
   }
 
   override render(): ReactNode {

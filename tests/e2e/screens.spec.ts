@@ -89,7 +89,8 @@ test('every fact has its field where its spec says, whatever the machine', async
   }
   if (ASKED !== undefined) return
   // The part is in the address: it survives that the page is loaded anew, and a fact's own address opens its field.
-  await page.goto('/bench/screw/motion/drive#motion.axes.y.holdingTorque')
+  await page.goto('/bench/screw/motion/square')
+  await page.goto('/bench/screw/motion#motion.axes.y.holdingTorque')
   await expect(page.getByRole('button', { name: 'Leave as it was' })).toBeVisible()
   await page.reload()
   await expect(page).toHaveURL(/\/motion\/drive/)

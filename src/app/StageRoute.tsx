@@ -1,20 +1,18 @@
 import { NavLink } from 'react-router'
-import { assumedByStage } from '../core/document'
 import { STAGES } from '../screens/stages'
-import { addressOf, marksOf, useBenchStore, useConsequences, useSession } from '../state'
+import { addressOf, useAssumed, useBenchStore, useConsequences, useMarks, useSession } from '../state'
 import { VerdictMark } from '../ui'
 import type { StageDef } from '../ui/stage'
 
 /** The route: a tape measure with the stages as its marks, in the order of the work. */
 export function StageRoute({ benchId, current }: { readonly benchId: string; readonly current: string }) {
-  const bench = useBenchStore((it) => it.bench)
   const worked = useBenchStore((it) => it.worked)
   const saved = useBenchStore((it) => it.savedMarks)
   const lastParts = useSession((it) => it.lastParts)
   const stale = useConsequences().filter((it) => it.freshness === 'stale')
-  if (bench === null) return null
-  const live = worked ? marksOf(bench) : null
-  const assumed = assumedByStage(bench)
+  const marks = useMarks()
+  const live = worked ? marks : null
+  const assumed = useAssumed()
   return (
     <nav aria-label="Route" className="no-print min-h-0 overflow-auto border-b border-ink bg-tape md:border-b-0 md:border-r">
       <ol className="m-0 flex list-none p-0 md:min-h-full md:flex-col">

@@ -89,6 +89,18 @@ describe('the store', () => {
     expect(await saveBench(db, bundle.bench, {}, AT, NOW)).toEqual({ kind: 'full' })
   })
 
+  it('keeps a document as text, and opens one that was kept as it is', async () => {
+    const db = fresh()
+    await addBundle(db, bundle, {}, NOW, 'b1')
+    const row = await db.benches.get('heron')
+    expect(JSON.parse(row?.document as string)).toEqual(bundle.bench)
+    await db.benches.put({ ...row!, document: bundle.bench })
+    expect(await loadBench(db, 'heron')).toMatchObject({ ok: true, value: { bench: bundle.bench, revision: 1 } })
+    expect((await saveBench(db, bundle.bench, {}, AT, NOW)).kind).toBe('saved')
+    await db.benches.update('heron', { document: '{"cut off' })
+    expect((await loadBench(db, 'heron')).ok).toBe(false)
+  })
+
   it('refuses a bench of a newer version and leaves it untouched', async () => {
     const db = fresh()
     const document = { ...bundle.bench, version: 99 }

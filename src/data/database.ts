@@ -2,6 +2,7 @@ import Dexie, { type Table } from 'dexie'
 import { BENCH_VERSION, readBench } from '../core/document'
 import type { BenchRecord, Mark } from '../core/bench'
 import { DATABASE } from './name'
+import { documentOf, rowOf } from './row'
 
 /** A bench as it is stored. */
 export interface BenchRow {
@@ -15,7 +16,10 @@ export interface BenchRow {
   readonly savedAt: string
   /** The stages' marks when it was last saved, shown until they are worked again. */
   readonly marks: Readonly<Record<string, Mark | null>>
+  /** The document as text, for a browser takes text over in a fraction of the time; up to version 6 it was kept as it is. */
   readonly document: unknown
+  /** Version of the document; rows from before it was noted say it in the document alone. */
+  readonly version?: number
 }
 
 /** A picture, kept beside the bench it belongs to. */
@@ -44,7 +48,7 @@ export class Database extends Dexie {
 }
 
 /** A bench that cannot be migrated stays as it is and is refused with its findings when it is opened. */
-function migrateRow(row: { document: unknown }): void {
-  const read = readBench(row.document)
-  if (read.ok) row.document = read.value
+function migrateRow(row: { document: unknown; version?: number }): void {
+  const read = readBench(documentOf(row))
+  if (read.ok) Object.assign(row, rowOf(read.value))
 }

@@ -2,6 +2,7 @@ import { refused, accepted, type Outcome } from '../core/units'
 import { recordSchema, type BenchRecord, type Mark } from '../core/bench'
 import { readBench, type Bench } from '../core/document'
 import type { BenchRow, Database, FileRow } from './database'
+import { documentOf, rowOf, versionOf } from './row'
 
 /** A bench with everything that belongs to it. */
 export interface BenchBundle {
@@ -45,7 +46,7 @@ export async function loadBench(db: Database, id: string): Promise<Outcome<OpenB
       'not-found',
       'There is no such bench in this browser. It may have been deleted, or it stands in another browser: open its file.',
     )
-  const read = readBench(row.document)
+  const read = readBench(documentOf(row))
   if (!read.ok) return read
   const { records, files } = await belongingsOf(db, id)
   const { revision, birth = '', savedAt, marks } = row
@@ -96,23 +97,18 @@ export async function saveBench(
   now: string,
 ): Promise<SaveResult> {
   try {
+    const row = rowOf(bench)
     return await db.transaction('rw', db.benches, async (): Promise<SaveResult> => {
       const stored = await db.benches.get(bench.id)
-      if (stored !== undefined && versionOf(stored.document) > bench.version) return { kind: 'newer' }
+      if (stored !== undefined && versionOf(stored) > bench.version) return { kind: 'newer' }
       if (stored === undefined || !same(standOfRow(stored), expected)) return { kind: 'changed-elsewhere' }
       const revision = expected.revision + 1
-      const { id, name, about } = bench
-      await db.benches.put({ id, name, about, revision, birth: expected.birth, savedAt: now, marks, document: bench })
+      await db.benches.put({ ...row, revision, birth: expected.birth, savedAt: now, marks })
       return { kind: 'saved', revision, savedAt: now }
     })
   } catch (error) {
     return failure(error)
   }
-}
-
-function versionOf(document: unknown): number {
-  const version = (document as { version?: unknown } | null)?.version
-  return typeof version === 'number' ? version : 0
 }
 
 /** Adds a bench with its records and pictures, all or nothing. @param birth Drawn for it. */
@@ -125,8 +121,7 @@ export async function addBundle(
 ): Promise<SaveResult> {
   try {
     return await db.transaction('rw', db.benches, db.records, db.files, async (): Promise<SaveResult> => {
-      const { id, name, about } = bundle.bench
-      await db.benches.add({ id, name, about, revision: 1, birth, savedAt: now, marks, document: bundle.bench })
+      await db.benches.add({ ...rowOf(bundle.bench), revision: 1, birth, savedAt: now, marks })
       await db.records.bulkAdd([...bundle.records])
       await db.files.bulkAdd([...bundle.files])
       return { kind: 'saved', revision: 1, savedAt: now }

@@ -4,7 +4,7 @@ import { getAt, isFact, setAt, type BenchRecord, type Fact, type Path } from '..
 import type { Bench } from '../core/document'
 import type { Finding } from '../core/units'
 import type { BenchRow, FileRow } from '../data'
-import { issuesOf } from './checking'
+import { isSound, issuesOf, noteSound } from './checking'
 
 /** Where saving stands. */
 export type SaveState =
@@ -102,6 +102,7 @@ export function editBench(words: string, change: (bench: Bench) => Bench, checke
   if (next === bench) return null
   const issues = issuesOf(checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
   if (issues.length > 0) return issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
+  if (isSound(bench)) noteSound(next)
   useBenchStore.setState({ bench: next, edit: words, overlay: null })
   return null
 }

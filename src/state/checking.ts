@@ -15,6 +15,15 @@ export async function loadChecking(): Promise<typeof import('../data/checking')>
 /** Whether changes are checked by the schema yet. */
 export const isCheckingHere = (): boolean => check !== null
 
+/** Documents that the schema has passed, and those made from one by changes that it passed. */
+const sound = new WeakSet<Bench>()
+
+/** Whether the schema has nothing left to say about a document. */
+export const isSound = (bench: Bench): boolean => sound.has(bench)
+
+/** Notes that the schema has passed a document. */
+export const noteSound = (bench: Bench): void => void sound.add(bench)
+
 /**
  * What is wrong with a changed bench, where it has changed. Until the schema is here, in the first second, its shape alone
  * is looked at; the whole is checked by the schema as soon as that comes.

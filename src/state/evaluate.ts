@@ -1,6 +1,7 @@
 import {
   consequences,
   createEngine,
+  type BenchRecord,
   type Consequence,
   type Engine,
   type FigureDef,
@@ -34,7 +35,7 @@ export function engineOf(bench: Bench): Engine<Bench> {
 onDomain(({ figures }) => {
   current?.add(figures)
   judged = new WeakMap()
-  lastConsequences = null
+  compared = null
 })
 
 /** A figure of the open bench with its ±; null where no bench is open. The ± of what is dragged rests until it is let go. */
@@ -72,15 +73,6 @@ export function verdictsOf(bench: Bench, stage?: string): readonly Verdict[] {
   return made
 }
 
-/** Verdicts of the open bench, at rest: a drag does not judge. */
-export function useVerdicts(stage?: string): readonly Verdict[] {
-  return useBenchStore(({ bench, overlay }) =>
-    bench === null ? NONE : overlay === null ? verdictsOf(bench, stage) : (judged.get(bench)?.get(stage ?? '') ?? NONE),
-  )
-}
-
-const NONE: readonly never[] = []
-
 /** The same of all domains, which are fetched for it. */
 export async function allMarksOf(bench: Bench): Promise<Readonly<Record<string, Mark | null>>> {
   if (!areAllHere()) await loadDomains().catch(() => undefined)
@@ -99,17 +91,12 @@ export function marksOf(bench: Bench): Readonly<Record<string, Mark | null>> {
   )
 }
 
-let lastConsequences: { bench: Bench; records: readonly unknown[]; found: readonly Consequence[] } | null = null
+let compared: { bench: Bench; records: readonly unknown[]; found: readonly Consequence[] } | null = null
 
-/** Records that the present bench has touched or made stale, in the order in which to redo them. */
-export function useConsequences(): readonly Consequence[] {
-  return useBenchStore(({ bench, records, overlay, worked }) => {
-    // Whether a record still holds is known when every figure is here that one may name.
-    if (bench === null || !worked) return NONE
-    if (overlay !== null) return lastConsequences?.found ?? NONE
-    if (lastConsequences?.bench !== bench || lastConsequences.records !== records) {
-      lastConsequences = { bench, records, found: consequences(engineOf(bench), records, STAGE_IDS) }
-    }
-    return lastConsequences.found
-  })
+/** Records that a bench has touched or made stale, in the order in which to redo them. */
+export function consequencesOf(bench: Bench, records: readonly BenchRecord[]): readonly Consequence[] {
+  if (compared?.bench !== bench || compared.records !== records) {
+    compared = { bench, records, found: consequences(engineOf(bench), records, STAGE_IDS) }
+  }
+  return compared.found
 }

@@ -1,6 +1,7 @@
 import { accepted, type Outcome } from '../core/units'
 import type { BenchBundle, FileRow } from '../data'
 import { peekBench } from '../data/peek'
+import { documentOf } from '../data/row'
 import { useBenchStore } from './benchStore'
 import { answered } from './answered'
 import { now } from './saving'
@@ -59,7 +60,7 @@ export async function exportRaw(id: string): Promise<Outcome<{ readonly name: st
     const raw = (await answered(peekBench(id))) ?? (await answered(stored().then(({ db, rawBench }) => rawBench(db, id))))
     if (raw === null) return failed('There is no such bench in this browser any more.')
     const { row, records, files } = raw
-    const text = plainBundle({ bench: row.document, records, files })
+    const text = plainBundle({ bench: documentOf(row), records, files })
     return accepted({
       name: `${row.name.replace(/[^\p{L}\p{N}]+/gu, '-')}-as-stored.bench.json`,
       bytes: new TextEncoder().encode(text),

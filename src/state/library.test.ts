@@ -289,10 +289,10 @@ describe('saving', () => {
 
   it('a stored bench that cannot be read here is taken out as it stands, deleted and put back as it stood', async () => {
     const id = idOf(await state.createBench('Later', 'metric'))
-    const { Database } = await import('../data')
+    const { Database, documentOf } = await import('../data')
     const db = new Database()
     const row = await db.benches.get(id)
-    await db.benches.put({ ...row!, document: { ...(row!.document as object), version: 99 } })
+    await db.benches.put({ ...row!, document: { ...(documentOf(row!) as object), version: 99 } })
     expect((await state.openBench(id))[0]?.code).toBe('newer')
     expect(await state.belongings(id)).toEqual({ records: 0, pictures: 0, readable: false })
     const raw = await state.exportRaw(id)

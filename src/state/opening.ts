@@ -3,9 +3,10 @@ import { BENCH_VERSION, benchShape, type Bench } from '../core/document'
 import { accepted, type Outcome } from '../core/units'
 import type { OpenBench } from '../data'
 import { peekBench } from '../data/peek'
+import { documentOf } from '../data/row'
 import { answered } from './answered'
 import { closeInStore, useBenchStore } from './benchStore'
-import { loadChecking } from './checking'
+import { loadChecking, noteSound } from './checking'
 import { stored } from './stored'
 
 /**
@@ -14,8 +15,9 @@ import { stored } from './stored'
  */
 export async function loadFromStore(id: string): Promise<Outcome<OpenBench>> {
   const raw = await answered(peekBench(id))
-  if (raw !== null && isAsKept(raw.row.document)) {
-    const { revision, birth = '', savedAt, marks, document } = raw.row
+  const document = raw === null ? null : documentOf(raw.row)
+  if (raw !== null && isAsKept(document)) {
+    const { revision, birth = '', savedAt, marks } = raw.row
     const records = raw.records.filter(isRecord).sort((p, q) => p.at.localeCompare(q.at))
     return accepted({ bench: document, records, files: raw.files, revision, birth, savedAt, marks })
   }
@@ -43,7 +45,8 @@ export async function checkOpen(): Promise<string | null> {
   const { bench, saved, records, edit } = useBenchStore.getState()
   if (bench === null) return null
   let back: string | null = null
-  if (!benchSchema.safeParse(bench).success) {
+  if (benchSchema.safeParse(bench).success) noteSound(bench)
+  else {
     const read = readBench(bench)
     if (saved !== null && saved !== bench && benchSchema.safeParse(saved).success) {
       useBenchStore.setState({ bench: saved })

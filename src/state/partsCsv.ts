@@ -1,10 +1,10 @@
 import { setAt } from '../core/bench'
+import type { Bench } from '../core/document'
 import type { Finding, Outcome } from '../core/units'
-import { decodeText, readParts, writeParts, type ReadParts } from '../data'
+import { decodeText, rowsFromCsv, writeParts, type PartRows, type Room } from '../data'
 import type { PartsCsvWorker } from '../workers/partsCsv.worker'
 import { askOnce } from './askOnce'
 import { editBench, useBenchStore } from './benchStore'
-import { newIds } from './ids'
 
 /** The parts list as CSV. */
 export async function partsToCsv(): Promise<string> {
@@ -21,33 +21,44 @@ const MOST_PARTS = 20_000
  */
 export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
   if (file.size > MOST_BYTES) return [said(`“${file.name}” has more than 32 MB: no parts list is so long. Nothing was taken.`)]
-  const read = await readAway(file).catch((error: unknown): Outcome<ReadParts> => ({
+  const there = partsOf(useBenchStore.getState().bench)
+  const room = { most: MOST_PARTS - Object.keys(there).length, last: lastOrder(there) }
+  const read = await readAway(file, room).catch((error: unknown): Outcome<PartRows> => ({
     ok: false,
     findings: [
       said(`“${file.name}” could not be read: ${error instanceof Error ? error.message : String(error)}. Nothing was taken.`),
     ],
   }))
   if (!read.ok) return read.findings
-  const { parts, findings } = read.value
-  const there = Object.keys(useBenchStore.getState().bench?.plan.parts ?? {}).length
-  const taken = parts.slice(0, Math.max(0, MOST_PARTS - there))
+  const { rows, taken, left, findings } = read.value
   const found = [...read.findings, ...findings]
-  if (taken.length < parts.length)
-    found.unshift(said(`A list holds up to ${MOST_PARTS} parts: the last ${parts.length - taken.length} rows were left out.`))
-  if (taken.length === 0) return found
-  // The page breathes between taking over what the worker sent and changing the bench.
+  if (left > 0) found.unshift(said(`A list holds up to ${MOST_PARTS} parts: the last ${left} rows were left out.`))
+  if (taken === 0) return found
+  // The page breathes between each of the steps, for ten thousand rows take their time in every one.
   await breath()
-  const ids = newIds(taken.length)
-  const first = Object.values(useBenchStore.getState().bench?.plan.parts ?? {}).reduce((most, it) => Math.max(most, it.order), 0)
-  const added = Object.fromEntries(taken.map((it, i) => [ids[i] ?? '', { ...it, order: first + i + 1 }]))
+  const added = JSON.parse(rows) as Parts
   await breath()
   const refusal = editBench(
     'parts from a file',
-    (bench) => setAt(bench, 'plan.parts', { ...bench.plan.parts, ...added }),
+    (bench) => setAt(bench, 'plan.parts', isEmpty(bench.plan.parts) ? added : { ...bench.plan.parts, ...added }),
     // Each row was checked against the schema of a part where it was read.
     'plan.parts',
   )
   return refusal === null ? found : [...found, { code: 'refused', severity: 'error', message: refusal }]
+}
+
+type Parts = Bench['plan']['parts']
+
+function partsOf(bench: Bench | null): Parts {
+  return bench?.plan.parts ?? {}
+}
+
+function lastOrder(parts: Parts): number {
+  return Object.values(parts).reduce((most, it) => Math.max(most, it.order), 0)
+}
+
+function isEmpty(parts: Parts): boolean {
+  return Object.keys(parts).length === 0
 }
 
 function breath(): Promise<void> {
@@ -58,11 +69,11 @@ function said(message: string): Finding {
   return { code: 'parts', severity: 'error', message }
 }
 
-async function readAway(file: File): Promise<Outcome<ReadParts>> {
+async function readAway(file: File, room: Room): Promise<Outcome<PartRows>> {
   if (typeof Worker === 'undefined') {
     const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
-    return text.ok ? { ok: true, value: await readParts(text.value), findings: text.findings } : text
+    return text.ok ? { ok: true, value: await rowsFromCsv(text.value, room), findings: text.findings } : text
   }
   const worker = new Worker(new URL('../workers/partsCsv.worker.ts', import.meta.url), { type: 'module' })
-  return askOnce<PartsCsvWorker, Outcome<ReadParts>>(worker, (remote) => remote.read(file))
+  return askOnce<PartsCsvWorker, Outcome<PartRows>>(worker, (remote) => remote.read(file, room))
 }

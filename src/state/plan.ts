@@ -21,7 +21,7 @@ import {
 } from '../core/schedule'
 import type { Outcome } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
-import { newId } from './ids'
+import { newId } from '../data/ids'
 import { keepRecord } from './library'
 
 /** The local clock as it reads, `YYYY-MM-DDTHH:MM`. */
@@ -69,15 +69,32 @@ export function planNow({ plan }: Bench, now: string): PlannedNow {
   }
 }
 
-type List = 'parts' | 'joints' | 'bag' | 'tasks'
+/** The lists of the plan whose rows are edited one by one. */
+export type RowList = 'parts' | 'joints' | 'bag' | 'tasks'
 
 /** The rows of a list, by id; all that is the same for every list is their order. */
-function rowsOf(bench: Bench, list: List): Readonly<Record<string, { readonly order: number }>> {
+function rowsOf(bench: Bench, list: RowList): Readonly<Record<string, { readonly order: number }>> {
   return bench.plan[list]
 }
 
+const sorted = new WeakMap<object, readonly (readonly [string, unknown])[]>()
+
+/** The rows of a list in their order; thousands of them are put in order once. */
+export function useRows<L extends RowList>(list: L): readonly (readonly [string, Plan[L][string]])[] {
+  type Rows = readonly (readonly [string, Plan[L][string]])[]
+  return useBenchStore(({ bench }): Rows => {
+    if (bench === null) return NO_ROWS
+    const rows = rowsOf(bench, list)
+    const known = sorted.get(rows) ?? Object.entries(rows).sort(([, p], [, q]) => p.order - q.order)
+    sorted.set(rows, known)
+    return known as Rows
+  })
+}
+
+const NO_ROWS: readonly never[] = []
+
 /** Changes one row of the plan. @returns What stands in the way, or null. */
-export function editRow<L extends List>(list: L, id: string, patch: Partial<Plan[L][string]>, words: string): string | null {
+export function editRow<L extends RowList>(list: L, id: string, patch: Partial<Plan[L][string]>, words: string): string | null {
   return editBench(words, (bench) => {
     const row = bench.plan[list][id]
     return row === undefined ? bench : setAt(bench, `plan.${list}.${id}`, { ...row, ...patch })
@@ -85,7 +102,7 @@ export function editRow<L extends List>(list: L, id: string, patch: Partial<Plan
 }
 
 /** Adds a row behind the others. */
-export function addRow<L extends List>(list: L, row: Omit<Plan[L][string], 'order'>, words: string): string | null {
+export function addRow<L extends RowList>(list: L, row: Omit<Plan[L][string], 'order'>, words: string): string | null {
   return editBench(words, (bench) => {
     const order = 1 + Math.max(0, ...Object.values(rowsOf(bench, list)).map((it) => it.order))
     return setAt(bench, `plan.${list}.${newId()}`, { ...row, order })
@@ -93,7 +110,7 @@ export function addRow<L extends List>(list: L, row: Omit<Plan[L][string], 'orde
 }
 
 /** Takes a row away; what waited for it waits no longer. */
-export function removeRow(list: List, id: string, words: string): string | null {
+export function removeRow(list: RowList, id: string, words: string): string | null {
   return editBench(words, (bench) => {
     const without = setAt(bench, `plan.${list}.${id}`, undefined)
     if (list !== 'tasks' && list !== 'parts') return without
@@ -107,7 +124,7 @@ export function removeRow(list: List, id: string, words: string): string | null 
 }
 
 /** Moves a row before or behind its neighbour. */
-export function moveRow(list: List, id: string, by: 1 | -1, words: string): string | null {
+export function moveRow(list: RowList, id: string, by: 1 | -1, words: string): string | null {
   return editBench(words, (bench) => {
     const rows = Object.entries(rowsOf(bench, list)).sort(([, p], [, q]) => p.order - q.order)
     const at = rows.findIndex(([key]) => key === id)

@@ -6,8 +6,8 @@ import { openInStore, useBenchStore, type SaveState } from './benchStore'
 import { areAllHere } from './domains'
 import { allMarksOf, marksOf } from './evaluate'
 import { answered } from './answered'
-import { isCheckingHere, issuesOf, loadChecking } from './checking'
-import { newId } from './ids'
+import { isCheckingHere, isSound, issuesOf, loadChecking, noteSound } from './checking'
+import { newId } from '../data/ids'
 import type { Left } from '../data/left'
 import { dropLeft, keepLeft, leftOf, takeUp } from './journal'
 import { loadFromStore } from './opening'
@@ -136,7 +136,9 @@ export function saveOpenBench(): Promise<SaveState> {
 
 /** What the schema says against a bench that was changed before the schema was here: what is stored must open again. */
 function wrongIn(saved: Bench, bench: Bench): SaveState | null {
+  if (isSound(bench)) return null
   const [issue] = issuesOf(saved, bench)
+  if (issue === undefined && isCheckingHere()) noteSound(bench)
   return issue === undefined ? null : { kind: 'failed', message: `${issue.path.join('.')}: ${issue.message}` }
 }
 

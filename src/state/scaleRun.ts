@@ -20,7 +20,7 @@ import type { RunEnd } from '../core/controller'
 import { editBench, setFact, useBenchStore } from './benchStore'
 import { calibrationRedo } from './controller'
 import { engineOf } from './evaluate'
-import { newId } from './ids'
+import { newId } from '../data/ids'
 import { keepRecord } from './library'
 import { readStandIn } from './machine'
 

@@ -1,4 +1,4 @@
-import { newId } from './ids'
+import { newId } from '../data/ids'
 
 const KEY = 'fine-kerf.window'
 

@@ -1,15 +1,16 @@
+import { memo } from 'react'
 import { shownNumber, type Consequence } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
-import { engineOf, useBenchStore, useConsequences } from '../state'
+import { engineOf, useComparedBench, useConsequences } from '../state'
 import { useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
 import { Panel } from './Panel'
 
 /** Records that what was just changed has spoilt or touched, in the order in which to redo them. */
-export function Consequences() {
+export const Consequences = memo(function Consequences() {
   const found = useConsequences()
-  const bench = useBenchStore((it) => it.bench)
+  const bench = useComparedBench()
   const system = useUnits()
   if (bench === null || found.length === 0) return null
   const stale = found.filter((it) => it.freshness === 'stale')
@@ -31,7 +32,7 @@ export function Consequences() {
       </ol>
     </Panel>
   )
-}
+})
 
 function Stale({
   consequence,

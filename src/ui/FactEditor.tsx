@@ -2,7 +2,7 @@ import { useId, useState, type SyntheticEvent } from 'react'
 import { enterFact, offeredUnit, type Entry, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { printQuantity, unitOf, unitsOf, type Finding } from '../core/units'
-import { dropDraft, keepDraft, setFact, stopEditing, useSession, type Draft } from '../state'
+import { dropDraft, keepDraft, setFact, stopEditing, useBenchStore, useSession, type Draft } from '../state'
 import { Findings } from './Findings'
 
 const ORIGINS: readonly { readonly id: Origin; readonly words: string; readonly hint: string }[] = [
@@ -19,7 +19,12 @@ interface Edited {
 }
 
 /** The editor of one fact: value, where it comes from, how far it may be off. What is typed is never lost. */
-export function FactEditor(edited: Edited) {
+export function FactEditor(of: Omit<Edited, 'bench'>) {
+  const bench = useBenchStore((it) => it.bench)
+  return bench === null ? null : <Editor {...of} bench={bench} />
+}
+
+function Editor(edited: Edited) {
   const { path, spec, bench } = edited
   const id = useId()
   const { draft, findings, change, submit, abandon } = useDraft(edited)

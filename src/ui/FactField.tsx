@@ -1,16 +1,19 @@
-import { useRef } from 'react'
-import { isFact, showFact, getAt, type Fact, type Path } from '../core/bench'
-import { benchFactSpec, labelAt, type Bench, type FactPath } from '../core/document'
-import { shownBench, startEditing, stopEditing, useBenchStore, useSession } from '../state'
+import { memo } from 'react'
+import { isFact, showFact, getAt, type Fact } from '../core/bench'
+import { benchFactSpec, labelAt, type FactPath } from '../core/document'
+import { shownBench, useBenchStore, useSession } from '../state'
+import { FieldButton } from './FieldButton'
 import { later } from './later'
-import { LazyPopover } from './LazyPopover'
 
 const FactEditor = later(async () => (await import('./FactEditor')).FactEditor)
 
 const ORIGIN_WORDS = { measured: 'measured', stated: 'stated', assumed: 'assumed, nobody has checked' } as const
 
-/** A fact standing in a sentence or on a drawing: what was typed, its origin as the line under it. Opens its editor. */
-export function FactField({
+/**
+ * A fact standing in a sentence or on a drawing: what was typed, its origin as the line under it. Opens its editor.
+ * It is drawn again when it is another fact or is called otherwise, not with every edit of the bench.
+ */
+export const FactField = memo(function FactField({
   path,
   place = 'given',
   small = false,
@@ -19,44 +22,31 @@ export function FactField({
   readonly place?: string
   readonly small?: boolean
 }) {
-  const bench = useBenchStore((it) => it.bench)
   const fact = useBenchStore((it) => getAt(shownBench(it), path))
-  const open = useSession(({ editing }) => editing?.path === path && editing.place === place)
+  const label = useBenchStore(({ bench }) => (bench === null ? '' : labelAt(bench, path)))
   const rejected = useSession(({ drafts }) => drafts[path]?.typed)
   const spec = benchFactSpec(path)
-  const button = useRef<HTMLButtonElement>(null)
-  if (bench === null || !isFact(fact) || spec === undefined) return null
+  if (!isFact(fact) || spec === undefined) return null
   return (
-    <>
-      <button
-        ref={button}
-        type="button"
-        data-fact={path}
-        data-place={place}
-        aria-haspopup="dialog"
-        aria-expanded={open}
-        aria-label={describe(bench, path, fact)}
-        className={`num inline-flex min-h-6 items-baseline px-0.5 leading-tight hover:text-teal ${small ? 'text-[14px]' : 'text-[15px]'}`}
-        onClick={() => (open ? stopEditing() : startEditing(path, place))}
-        // Until the editor's code is here, the key stays with the field.
-        onKeyDown={(event) => event.key === 'Escape' && open && stopEditing()}
-      >
-        <Shown fact={fact} />
-        {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
-      </button>
-      {open && (
-        <LazyPopover
-          anchor={button}
-          label={`Enter: ${labelAt(bench, path)}`}
-          className="z-40 w-[22rem] max-w-[94vw] p-4"
-          close={stopEditing}
-        >
-          <FactEditor key={path} path={path} fact={fact} spec={spec} bench={bench} />
-        </LazyPopover>
+    <FieldButton
+      path={path}
+      place={place}
+      says={describe(label, fact)}
+      className={`num inline-flex items-baseline ${small ? 'text-[14px]' : 'text-[15px]'}`}
+      face={(open) => (
+        <>
+          <Shown fact={fact} />
+          {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
+        </>
       )}
-    </>
+      sheet={{
+        label: `Enter: ${label}`,
+        className: 'w-[22rem] max-w-[94vw] p-4',
+        is: () => <FactEditor key={path} path={path} fact={fact} spec={spec} />,
+      }}
+    />
   )
-}
+})
 
 function Shown({ fact }: { readonly fact: Fact }) {
   const { text, unit, plusMinus } = showFact(fact)
@@ -70,9 +60,9 @@ function Shown({ fact }: { readonly fact: Fact }) {
   )
 }
 
-function describe(bench: Bench, path: Path, fact: Fact): string {
+function describe(label: string, fact: Fact): string {
   const { text, unit, plusMinus } = showFact(fact)
   const value =
     text === '' ? 'not entered' : [text, plusMinus === null ? '' : `plus or minus ${plusMinus}`, unit].filter(Boolean).join(' ')
-  return `${labelAt(bench, path)}: ${value}, ${ORIGIN_WORDS[fact.origin]}`
+  return `${label}: ${value}, ${ORIGIN_WORDS[fact.origin]}`
 }

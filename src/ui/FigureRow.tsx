@@ -1,4 +1,4 @@
-import { useId, useState } from 'react'
+import { memo, useId, useState } from 'react'
 import { sayUnknown, type FigureDef, type OwnDoubt, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { useBenchStore, useFigure } from '../state'
@@ -11,18 +11,22 @@ import { later } from './later'
 const Working = later(async () => (await import('./Working')).Working)
 const KeepRecord = later(async () => (await import('./KeepRecord')).KeepRecord)
 
-/** A figure with its ±; opens its working. */
-export function FigureRow<A extends readonly string[]>({
-  def,
-  args,
-  label,
-  note,
-}: {
+interface Row<A extends readonly string[]> {
   readonly def: FigureDef<Bench, A, number | OwnDoubt>
   readonly args: A
   readonly label?: string
   readonly note?: string
-}) {
+}
+
+/** A figure with its ±; opens its working. It is drawn again when it comes out otherwise, not with every edit. */
+export const FigureRow = memo(FigureOf, isSameRow) as typeof FigureOf
+
+function isSameRow<A extends readonly string[]>(was: Row<A>, is: Row<A>): boolean {
+  const isSame = was.def === is.def && was.label === is.label && was.note === is.note
+  return isSame && was.args.length === is.args.length && was.args.every((arg, i) => arg === is.args[i])
+}
+
+function FigureOf<A extends readonly string[]>({ def, args, label, note }: Row<A>) {
   const id = useId()
   const [open, setOpen] = useState(false)
   const figure = useFigure(def, ...args)

@@ -1,41 +1,66 @@
-import { useEffect, useRef } from 'react'
-
+import { memo, useEffect, useMemo, useRef } from 'react'
+import type { BenchRecord } from '../core/bench'
 import { useBenchStore, useConsequences, type FileRow } from '../state'
+import { LongList } from './LongList'
 import { Panel } from './Panel'
 
-/** The records of a stage, newest first, with their pictures. */
-export function Records({ stages }: { readonly stages: readonly string[] }) {
+/** Height of a record without a note or a picture, px. */
+const ROW = 40
+
+/** The records of some stages, newest first, with their pictures. @param stages Their ids, joined by blanks. */
+export const Records = memo(function Records({ stages }: { readonly stages: string }) {
   const records = useBenchStore((it) => it.records)
   const files = useBenchStore((it) => it.files)
-  const stale = new Set(useConsequences().flatMap((it) => (it.freshness === 'stale' ? [it.record.id] : [])))
-  const own = records.filter((it) => stages.includes(it.stage)).sort((p, q) => q.at.localeCompare(p.at))
+  const consequences = useConsequences()
+  const stale = useMemo(
+    () => new Set(consequences.filter((it) => it.freshness === 'stale').map((it) => it.record.id)),
+    [consequences],
+  )
+  const own = useMemo(() => newestOf(records, stages.split(' ')), [records, stages])
   if (own.length === 0) return null
   return (
     <Panel title="Written down">
-      <ul className="m-0 list-none p-0">
-        {own.map((record) => (
-          <li key={record.id} className="keep-together border-b border-rule py-2">
-            <p>
-              {record.title}
-              <span className="num ml-2 text-[12px] text-second">
-                {record.at.slice(0, 10)}
-                {stale.has(record.id) ? ', stale' : ''}
-              </span>
-            </p>
-            {record.note !== '' && <p className="text-[13px] text-second">{record.note}</p>}
-            <div className="flex flex-wrap gap-2">
-              {files
-                .filter((it) => it.recordId === record.id)
-                .map((file) => (
-                  <Picture key={file.id} file={file} />
-                ))}
-            </div>
-          </li>
-        ))}
-      </ul>
+      <LongList
+        of={own}
+        keyOf={(it) => it.id}
+        row={(it) => <RecordRow key={it.id} record={it} files={files} stale={stale.has(it.id)} />}
+        height={ROW}
+        what="records"
+      />
     </Panel>
   )
+})
+
+function newestOf(records: readonly BenchRecord[], stages: readonly string[]): readonly BenchRecord[] {
+  return records.filter((it) => stages.includes(it.stage)).sort((p, q) => q.at.localeCompare(p.at))
 }
+
+const RecordRow = memo(function RecordRow(props: {
+  readonly record: BenchRecord
+  readonly files: readonly FileRow[]
+  readonly stale: boolean
+}) {
+  const { record, files, stale } = props
+  return (
+    <li className="keep-together border-b border-rule py-2">
+      <p>
+        {record.title}
+        <span className="num ml-2 text-[12px] text-second">
+          {record.at.slice(0, 10)}
+          {stale ? ', stale' : ''}
+        </span>
+      </p>
+      {record.note !== '' && <p className="text-[13px] text-second">{record.note}</p>}
+      <div className="flex flex-wrap gap-2">
+        {files
+          .filter((it) => it.recordId === record.id)
+          .map((file) => (
+            <Picture key={file.id} file={file} />
+          ))}
+      </div>
+    </li>
+  )
+})
 
 function Picture({ file }: { readonly file: FileRow }) {
   const picture = useRef<HTMLImageElement>(null)

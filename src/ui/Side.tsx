@@ -18,7 +18,7 @@ export function Side(props: { readonly stage: string; readonly records?: readonl
       <div className="grid gap-5 wide:contents">
         <Judged stage={stage} />
         <div className="wide:order-2">
-          <Records stages={records} />
+          <Records stages={records.join(' ')} />
         </div>
       </div>
     </div>

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { getAt, isFact, sayUnknown, shownNumber, showFact, type AnyFigure, type FigureDef, type Verdict } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
-import { engineOf, useBenchStore } from '../state'
+import { engineOf, useJudgedBench } from '../state'
 import { useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
@@ -13,7 +13,7 @@ const WhatDecides = later(async () => (await import('./WhatDecides')).WhatDecide
 
 /** A verdict: its mark, why, the one thing to do next, and whether it rests on guesses. */
 export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
-  const bench = useBenchStore((it) => it.bench)
+  const bench = useJudgedBench()
   const system = useUnits()
   if (bench === null) return null
   const { head, why, next } = wording(verdict, bench, system)

@@ -1,19 +1,17 @@
 import * as Comlink from 'comlink'
 import type { Outcome } from '../core/units'
 import { decodeText } from '../data/decode'
-import { readParts, type ReadParts } from '../data/partsCsv'
+import { rowsFromCsv, type PartRows, type Room } from '../data/partsCsv'
 
 /** Reads a parts list away from the page: twenty thousand rows take a while. */
 export interface PartsCsvWorker {
-  read(file: File): Promise<Outcome<ReadParts>>
+  read(file: File, room: Room): Promise<Outcome<PartRows>>
 }
 
 const api: PartsCsvWorker = {
-  async read(file) {
+  async read(file, room) {
     const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
-    if (!text.ok) return text
-    const { parts, findings } = await readParts(text.value)
-    return { ok: true, value: { parts, findings }, findings: text.findings }
+    return text.ok ? { ok: true, value: await rowsFromCsv(text.value, room), findings: text.findings } : text
   },
 }
 

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Download, type Locator, type Page } from '@playwright/test'
 import { placeOf } from '../../src/core/document'
+import { putBench } from '../../scripts/putBench'
 import type { BenchBundle } from '../../src/data'
 import { STAGES } from '../../src/screens/stages'
 
@@ -51,20 +52,9 @@ export class Driver {
   }
 
   /** Puts a bench into the browser's store, as if it had been saved there. */
-  async put({ bench, records, files }: BenchBundle): Promise<void> {
-    const row = { id: bench.id, name: bench.name, about: bench.about, revision: 1, birth: bench.id, savedAt: bench.createdAt }
-    const rows = {
-      benches: [{ ...row, marks: {}, document: bench }],
-      records,
-      files: files.map((it) => ({ ...it, bytes: [...it.bytes] })),
-    }
-    if (this.page.url() === 'about:blank') {
-      await this.visit()
-      // Whoever has been to the list of benches has the store.
-      const hasStore = async () => (await indexedDB.databases()).some(({ name }) => name === 'fine-kerf')
-      await expect.poll(() => this.page.evaluate(hasStore)).toBe(true)
-    }
-    await this.page.evaluate(putRows, rows)
+  async put(bundle: BenchBundle): Promise<void> {
+    if (this.page.url() === 'about:blank') await this.visit()
+    await putBench(this.page, bundle)
   }
 
   /** Goes to a stage of a stored bench, or to a part of it, and waits for its sheet. */
@@ -269,23 +259,6 @@ export class Driver {
     const { violations } = await axe.analyze()
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((it) => it.html).join(' | ')}`)).toEqual([])
   }
-}
-
-/** Runs in the page: writes rows into the browser's own store. */
-async function putRows(rows: Readonly<Record<string, readonly unknown[]>>): Promise<void> {
-  const done = <T>(request: IDBRequest<T>): Promise<T> =>
-    new Promise((resolve, reject) => {
-      request.onsuccess = () => resolve(request.result)
-      request.onerror = () => reject(request.error ?? new Error('the store did not take it'))
-    })
-  const db = await done(indexedDB.open('fine-kerf'))
-  const stores = db.transaction(Object.keys(rows), 'readwrite')
-  for (const [name, all] of Object.entries(rows)) {
-    for (const row of all as { readonly bytes?: readonly number[] }[]) {
-      await done(stores.objectStore(name).put(row.bytes === undefined ? row : { ...row, bytes: new Uint8Array(row.bytes) }))
-    }
-  }
-  db.close()
 }
 
 async function bytesOf(download: Download): Promise<Buffer> {

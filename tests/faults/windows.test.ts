@@ -7,6 +7,7 @@ import {
   addRecord,
   Database,
   deleteBench,
+  documentOf,
   loadBench,
   putBack,
   saveBench,
@@ -51,7 +52,7 @@ async function play(round: number): Promise<Round> {
 
   const storedAbout = async (): Promise<string | null> => {
     const row = await db.benches.get('b')
-    return row === undefined ? null : (row.document as Bench).about
+    return row === undefined ? null : (documentOf(row) as Bench).about
   }
   const steps: Readonly<Record<string, (it: Window) => Promise<void>>> = {
     async open(it) {

@@ -54,6 +54,8 @@ export class Memos<B extends object> {
   private readonly suspect = new Set<FigureKey>()
   /** Figures whose ± rests on a fact. */
   private readonly doubtedBy = new Map<Path, Set<FigureKey>>()
+  /** Places below which something was read, so that thousands of rows that nobody reads one by one are not compared. */
+  private readonly readBelow = new Set<Path>()
   /** Being compared at the moment; a ring of figures comes back here. */
   private readonly checking = new Set<FigureKey>()
   private time = 0
@@ -75,7 +77,7 @@ export class Memos<B extends object> {
   /** Takes a new document: what read a changed place is compared again before it is believed. */
   update(next: B): void {
     if (next === this.document) return
-    const changed = diffPaths(this.document, next)
+    const changed = diffPaths(this.document, next, (path) => path === '' || this.readBelow.has(path))
     this.document = next
     this.doubtReadersOf(changed)
     for (const path of changed) for (const key of this.doubtedBy.get(path) ?? []) this.suspectDoubtOf(key)
@@ -99,7 +101,7 @@ export class Memos<B extends object> {
   /** Remembers a figure that was just worked. */
   keep(memo: Memo): void {
     this.memos.set(memo.key, memo)
-    for (const path of memo.reads.keys()) noteIn(this.readBy, path, memo.key)
+    for (const path of memo.reads.keys()) this.noteRead(this.readBy, path, memo.key)
     for (const used of memo.uses.keys()) noteIn(this.usedBy, used, memo.key)
   }
 
@@ -108,7 +110,7 @@ export class Memos<B extends object> {
     for (const [path, was] of reads) {
       if (memo.reads.has(path)) continue
       memo.readsBeyond.set(path, was)
-      noteIn(this.readBy, path, memo.key)
+      this.noteRead(this.readBy, path, memo.key)
     }
   }
 
@@ -121,7 +123,16 @@ export class Memos<B extends object> {
   /** Remembers the ± of a figure, and what it rests on. */
   keepDoubt(memo: Memo, doubt: NonNullable<Memo['doubt']>): void {
     memo.doubt = doubt
-    for (const path of doubt.facts.keys()) noteIn(this.doubtedBy, path, memo.key)
+    for (const path of doubt.facts.keys()) this.noteRead(this.doubtedBy, path, memo.key)
+  }
+
+  private noteRead(index: Map<Path, Set<FigureKey>>, path: Path, key: FigureKey): void {
+    noteIn(index, path, key)
+    for (let end = path.lastIndexOf('.'); end > 0; end = path.lastIndexOf('.', end - 1)) {
+      const above = path.slice(0, end)
+      if (this.readBelow.has(above)) break
+      this.readBelow.add(above)
+    }
   }
 
   private suspectDoubtOf(key: FigureKey): void {

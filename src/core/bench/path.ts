@@ -68,20 +68,29 @@ export function keysOf(node: unknown): string {
   return typeof node === 'object' && node !== null ? Object.keys(node).join('\n') : ''
 }
 
-/** Paths at which two documents differ: facts, choices and plain values whole, and lists of keys. */
-export function diffPaths(before: unknown, after: unknown, path: Path = '', into: Path[] = []): Path[] {
-  if (Object.is(before, after)) return into
+/**
+ * Paths at which two documents differ: facts, choices and plain values whole, and lists of keys.
+ * @param asked Whether anything below a place is of interest; what is not is not looked into.
+ */
+export function diffPaths(before: unknown, after: unknown, asked: (path: Path) => boolean = () => true): Path[] {
+  const found: Path[] = []
+  differ(before, after, '', found, asked)
+  return found
+}
+
+function differ(before: unknown, after: unknown, path: Path, into: Path[], asked: (path: Path) => boolean): void {
+  if (Object.is(before, after)) return
   const branches = isBranch(before) || isBranch(after)
   if (!branches || path === '' || isBranch(before) !== isBranch(after)) into.push(path)
   // What is new has been read by nobody; that it was not there was seen at its own place and in the keys above it.
-  if (!branches || before === undefined) return into
+  if (!branches || before === undefined) return
   into.push(path + WHOLE)
   if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
+  if (!asked(path)) return
   const left = isBranch(before) ? before : {}
   const right = isBranch(after) ? after : {}
-  for (const key in right) if (left[key] !== right[key]) diffPaths(left[key], right[key], below(path, key), into)
-  for (const key in left) if (!Object.hasOwn(right, key)) diffPaths(left[key], undefined, below(path, key), into)
-  return into
+  for (const key in right) if (left[key] !== right[key]) differ(left[key], right[key], below(path, key), into, asked)
+  for (const key in left) if (!Object.hasOwn(right, key)) differ(left[key], undefined, below(path, key), into, asked)
 }
 
 function isBranch(node: unknown): node is Record<string, unknown> {

@@ -1,4 +1,4 @@
-import { eachFact, getAt, plainAt, type Path } from './path'
+import { getAt, plainAt, type Path } from './path'
 import { isChoice, isFact } from './fact'
 import { partAt, shapeAt, type Shape } from './shape'
 import type { Placed, See, SeeBeside, When } from './when'
@@ -34,17 +34,12 @@ export function placeAt(shape: Shape, path: Path): Place | null {
   return made
 }
 
+/** What a thing says holds for all that stands in it, so that conditions which are shared are the same one. */
 function placeOf(shape: Shape, path: Path): Place | null {
-  let place = placedIn(NOWHERE, shape, '')
-  let at: Shape | undefined = shape
-  const gone: string[] = []
-  for (const key of path.split('.')) {
-    at = partAt(at, key)
-    if (at === undefined) return null
-    gone.push(key)
-    place = placedIn(place, at, gone.join('.'))
-  }
-  return place
+  if (path === '') return placedIn(NOWHERE, shape, '')
+  const is = shapeAt(shape, path)
+  const above = placeAt(shape, path.slice(0, Math.max(0, path.lastIndexOf('.'))))
+  return is === undefined || above === null ? null : placedIn(above, is, path)
 }
 
 function placedIn(place: Place, { is }: Shape, at: Path): Place {
@@ -81,6 +76,19 @@ function hold(conditions: readonly Condition[], see: See): boolean {
   return conditions.every(({ at, holds }) => holds(besideOf(see, at)))
 }
 
+/** The same for many places of one document: what they share is asked once. */
+function holdingIn(see: See): (conditions: readonly Condition[]) => boolean {
+  const asked = new Map<Condition, boolean>()
+  const holdsOnce = (condition: Condition): boolean => {
+    const known = asked.get(condition)
+    if (known !== undefined) return known
+    const found = condition.holds(besideOf(see, condition.at))
+    asked.set(condition, found)
+    return found
+  }
+  return (conditions) => conditions.every(holdsOnce)
+}
+
 /** Whether a fact has a field as the document stands. */
 export function hasFieldIn(shape: Shape, document: unknown, path: Path): boolean {
   const place = placeAt(shape, path)
@@ -93,18 +101,52 @@ export function hasFieldIn(shape: Shape, document: unknown, path: Path): boolean
  */
 export function assumedIn(shape: Shape, document: unknown): ReadonlyMap<string, readonly Path[]> {
   const found = new Map<string, Path[]>()
-  const see = seeing(document)
-  eachFact(document, (path, node) => {
-    const entered = (isFact(node) && node.value !== null) || (isChoice(node) && node.chosen !== null)
-    if (!entered || node.origin !== 'assumed') return
+  const holds = holdingIn(seeing(document))
+  for (const path of guessesBelow(shape, document)) {
     const place = placeAt(shape, path)
-    if (place === null || place.stage === '' || !hold(place.when, see) || !hold(place.begun, see)) return
+    if (place === null || place.stage === '' || !holds(place.when) || !holds(place.begun)) continue
     const stage = found.get(place.stage)
     if (stage === undefined) found.set(place.stage, [path])
     else stage.push(path)
-  })
+  }
   return found
 }
+
+/** Places of what was entered and that nobody has checked, below a part. Parts are never altered: each is searched once. */
+const guesses = new WeakMap<object, readonly Path[]>()
+
+function guessesBelow(shape: Shape | undefined, node: unknown): readonly Path[] {
+  if (shape === undefined || !holdsFacts(shape) || typeof node !== 'object' || node === null) return NO_GUESS
+  if (isFact(node)) return node.value !== null && node.origin === 'assumed' ? ITSELF : NO_GUESS
+  if (isChoice(node)) return node.chosen !== null && node.origin === 'assumed' ? ITSELF : NO_GUESS
+  const known = guesses.get(node)
+  if (known !== undefined) return known
+  const found = Object.entries(node).flatMap(([key, child]) =>
+    guessesBelow(partAt(shape, key), child).map((path) => (path === '' ? key : `${key}.${path}`)),
+  )
+  guesses.set(node, found)
+  return found
+}
+
+/** Whether facts or choices stand below a shape: plain rows, of which there may be thousands, hold none. */
+const withFacts = new WeakMap<Shape, boolean>()
+
+function holdsFacts(shape: Shape): boolean {
+  const known = withFacts.get(shape)
+  if (known !== undefined) return known
+  const { is } = shape
+  const holds =
+    is.kind === 'group'
+      ? Object.values(is.parts).some(holdsFacts)
+      : is.kind === 'many'
+        ? holdsFacts(is.each)
+        : is.kind !== 'plain'
+  withFacts.set(shape, holds)
+  return holds
+}
+
+const ITSELF: readonly Path[] = ['']
+const NO_GUESS: readonly Path[] = []
 
 /** Label of the fact or choice at a path, with what it belongs to: “Travel, X”; the path itself where there is none. */
 export function labelIn(shape: Shape, document: unknown, path: Path): string {

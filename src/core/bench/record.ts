@@ -80,7 +80,7 @@ export function consequences<B extends object>(
   records: readonly BenchRecord[],
   stageOrder: readonly string[],
 ): Consequence[] {
-  const ordered = redoOrder(latestOf(records), stageOrder)
+  const ordered = orderOf(records, stageOrder)
   const found = new Map<string, Consequence>()
   const now = lookOnce(engine)
   for (const record of ordered) {
@@ -96,6 +96,20 @@ export function consequences<B extends object>(
     found.set(record.id, { record, freshness, moved, touched, because })
   }
   return ordered.flatMap(({ id }) => found.get(id) ?? []).filter(({ freshness }) => freshness !== 'fresh')
+}
+
+/** The order of records rests on them alone, and they are never altered: it is worked once a list. */
+const orders = new WeakMap<
+  readonly BenchRecord[],
+  { readonly stageOrder: readonly string[]; readonly is: readonly BenchRecord[] }
+>()
+
+function orderOf(records: readonly BenchRecord[], stageOrder: readonly string[]): readonly BenchRecord[] {
+  const known = orders.get(records)
+  if (known?.stageOrder === stageOrder) return known.is
+  const is = redoOrder(latestOf(records), stageOrder)
+  orders.set(records, { stageOrder, is })
+  return is
 }
 
 /** What facts and figures are now, each looked up once: a thousand records rest on the same few. */

@@ -1,4 +1,4 @@
-import { shownNumber, type Engine, type FigureDef } from '../bench'
+import { shownNumber, valuesOf, type Engine, type FigureDef } from '../bench'
 import { beltsOfMachine, cutListOf, PLATES } from '../motion'
 import { barsNeeded, beltToOrder, guidesNeeded, plateDepth, plateWidth, type PlanPart } from '../schedule'
 import { sayQuantity, type UnitSystem } from '../units'
@@ -12,7 +12,7 @@ export type WantedPart = Omit<PlanPart, 'order'>
  * cut from. Lengths that are not known yet ask for nothing.
  */
 export function wantedParts(engine: Engine<Bench>): readonly WantedPart[] {
-  const listed = Object.values(engine.bench.plan.parts)
+  const listed = valuesOf(engine.bench.plan.parts)
   return [...stock(engine), ...belts(engine), ...plates(engine)].filter(
     (it) => !listed.some(({ name, covers }) => name === it.name || (covers !== '' && covers === it.covers)),
   )

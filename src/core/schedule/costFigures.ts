@@ -1,4 +1,4 @@
-import { figureOf, NotYet, type View } from '../bench'
+import { figureOf, NotYet, valuesOf, type View } from '../bench'
 import { lackOf } from './lack'
 import { timeNetwork } from './network'
 import type { PlanBench } from './slice'
@@ -8,7 +8,7 @@ const figure = figureOf<PlanBench>()
 const sumOf =
   (states: readonly string[]) =>
   (view: View<PlanBench>): number =>
-    Object.values(view.rows((it) => it.plan.parts))
+    valuesOf(view.rows((it) => it.plan.parts))
       .filter((it) => states.includes(it.state))
       .reduce((sum, it) => sum + it.count * it.price, 0)
 
@@ -91,7 +91,7 @@ export const unordered = figure({
   symbols: {},
   source: 'The parts list.',
   doubt: { none: 'A count.' },
-  work: (view): number => Object.values(view.rows((it) => it.plan.parts)).filter((it) => it.state === 'needed').length,
+  work: (view): number => valuesOf(view.rows((it) => it.plan.parts)).filter((it) => it.state === 'needed').length,
 })
 
 export const orderedMargin = lackOf('plan.orderedMargin', 'Parts ordered, short by', unordered)

@@ -1,4 +1,4 @@
-import { figureOf, NotYet, type View } from '../bench'
+import { figureOf, NotYet, valuesOf, type View } from '../bench'
 import {
   BARS,
   beltsOf,
@@ -191,7 +191,7 @@ export const stockLeft = figure({
   source: 'The parts list against the cut plan; 0 is the limit.',
   doubt: { none: 'A count.' },
   work(view, stock: string): number {
-    const listed = Object.values(view.rows((it) => it.plan.parts)).filter((it) => it.covers === stock)
+    const listed = valuesOf(view.rows((it) => it.plan.parts)).filter((it) => it.covers === stock)
     const needed = stock === 'bars' ? view.figure(barsNeeded) : view.figure(guidesNeeded)
     return listed.reduce((sum, it) => sum + it.count, 0) - needed
   },
@@ -256,7 +256,7 @@ export const beltHold = figure({
       // How many motors nobody has said: the figure is not known then, whatever is counted.
       Array<number>(count || 1).fill(view.figure(beltLength, axis)),
     )
-    const pieces = Object.values(view.rows((it) => it.plan.parts)).flatMap(({ covers, lengthMm, count }) =>
+    const pieces = valuesOf(view.rows((it) => it.plan.parts)).flatMap(({ covers, lengthMm, count }) =>
       covers === 'belt' && lengthMm > 0 ? Array<number>(Math.min(count, belts.length)).fill(lengthMm) : [],
     )
     if (pieces.length === 0) throw new NotYet('say in the parts list how many belts there are, and how long one is')

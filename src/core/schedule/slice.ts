@@ -215,6 +215,7 @@ export type Plan = Of<typeof planShape>
 export type PlanTask = Of<typeof taskShape>
 export type PlanPart = Of<typeof partShape>
 export type PlanJoint = Of<typeof jointShape>
+export type PlanBagItem = Of<typeof baggedShape>
 export interface PlanBench {
   readonly plan: Plan
 }

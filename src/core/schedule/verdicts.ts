@@ -1,4 +1,4 @@
-import { verdictOf } from '../bench'
+import { valuesOf, verdictOf } from '../bench'
 import { beltsOfMachine, type MotionBench } from '../motion'
 import { MATERIALS, neverBurn, underCondition } from '../safety'
 import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigures'
@@ -115,7 +115,7 @@ export const stockEnough = verdict({
   id: 'plan.stockEnough',
   stage: 'plan',
   margin: stockLeft,
-  when: ({ plan }, stock) => Object.values(plan.parts).some(({ covers }) => covers === stock),
+  when: ({ plan }, stock) => valuesOf(plan.parts).some(({ covers }) => covers === stock),
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, args, figure, margin }) => {
@@ -136,8 +136,7 @@ export const beltReaches = verdict({
   id: 'plan.beltReaches',
   stage: 'plan',
   margin: beltHold,
-  when: ({ motion, plan }) =>
-    Object.values(plan.parts).some(({ covers }) => covers === 'belt') && beltsOfMachine(motion).length > 0,
+  when: ({ motion, plan }) => valuesOf(plan.parts).some(({ covers }) => covers === 'belt') && beltsOfMachine(motion).length > 0,
   goodFrom: HOLD,
   stopBelow: 0,
   say: ({ mark, figure }) => {

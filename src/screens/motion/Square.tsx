@@ -3,7 +3,18 @@ import type { Bench } from '../../core/document'
 import { heightShape, type Axis } from '../../core/motion'
 import { editBench, newId, useBenchStore } from '../../state'
 import { SharedDriver } from './Given'
-import { CENTRE_LINE, FactField, Hatching, Panel, Plate, PlainField, ScaleBar, Sentence, usePlateFrame } from '../../ui'
+import {
+  CENTRE_LINE,
+  FactField,
+  Hatching,
+  NumberField,
+  Panel,
+  Plate,
+  ScaleBar,
+  Sentence,
+  TakeAway,
+  usePlateFrame,
+} from '../../ui'
 
 const MARGINS = { left: 60, right: 60, top: 30, bottom: 48 }
 const SKETCH = { x: 300, y: 200 }
@@ -171,17 +182,13 @@ function sayWay({ motors, drivers }: Axis): string {
 function BedPlaces({ bench }: { readonly bench: Bench }) {
   const places = Object.entries(bench.motion.heights).sort(([, p], [, q]) => p.order - q.order)
   const place = (id: string, axis: 'x' | 'y', value: number, label: string) => (
-    <PlainField
+    <NumberField
       label={label}
       hideLabel
-      value={String(value)}
+      signed
+      value={value}
       className="w-20"
-      keep={(text) => {
-        const number = Number(text.replace(',', '.'))
-        return text.trim() !== '' && Number.isFinite(number)
-          ? editBench('a place of the bed', (it) => setAt(it, `motion.heights.${id}.${axis}`, number))
-          : 'Type the place in millimetres.'
-      }}
+      keep={(number) => editBench('a place of the bed', (it) => setAt(it, `motion.heights.${id}.${axis}`, number ?? 0))}
     />
   )
   return (
@@ -194,13 +201,10 @@ function BedPlaces({ bench }: { readonly bench: Bench }) {
           {place(id, 'y', y, `Y of place ${i + 1}`)}
           <span className="num text-second">mm:</span>
           <FactField path={`motion.heights.${id}.height`} place="list" small />
-          <button
-            type="button"
-            className="link ml-auto"
-            onClick={() => editBench('a place of the bed taken away', (it) => setAt(it, `motion.heights.${id}`, undefined))}
-          >
-            Take it away
-          </button>
+          <TakeAway
+            what={`Take place ${i + 1} of the bed away`}
+            act={() => editBench('a place of the bed taken away', (it) => setAt(it, `motion.heights.${id}`, undefined))}
+          />
         </div>
       ))}
       <div className="mt-2 flex gap-2">

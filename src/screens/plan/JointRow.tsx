@@ -1,13 +1,12 @@
 import { INTO } from '../../core/fasteners'
 import type { PlanJoint } from '../../core/schedule'
 import { editRow, removeRow } from '../../state'
-import { PlainField, SelectOf } from '../../ui'
+import { NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 import { Threads } from './Threads'
 
 /** A joint: how many screws, of which thread, through what, into what. */
 export function JointRow({ id, joint }: { readonly id: string; readonly joint: PlanJoint }) {
   const patch = (change: Partial<PlanJoint>): string | null => editRow('joints', id, change, `“${joint.name}”`)
-  const number = (text: string): number => Number(text.replace(',', '.'))
   return (
     <li className="flex flex-wrap items-end gap-x-2.5 gap-y-1 border-b border-rule py-1.5 text-[13px]" data-joint={joint.name}>
       <PlainField
@@ -18,42 +17,25 @@ export function JointRow({ id, joint }: { readonly id: string; readonly joint: P
         className="w-40"
         keep={(name) => patch({ name: name.trim() })}
       />
-      <PlainField
-        label="Screws"
-        value={String(joint.count)}
-        className="w-12"
-        keep={(text) => (/^\d+$/.test(text.trim()) ? patch({ count: Number(text) }) : 'Type a whole number.')}
-      />
+      <NumberField label="Screws" whole value={joint.count} className="w-12" keep={(count) => patch({ count: count ?? 0 })} />
       <Threads value={joint.thread} label={`Thread of ${joint.name}`} choose={(thread) => patch({ thread })} />
-      <PlainField
+      <NumberField
         label="Stack, mm"
-        value={String(joint.stackMm)}
+        above
+        value={joint.stackMm}
         className="w-16"
-        keep={(text) => (number(text) > 0 ? patch({ stackMm: number(text) }) : 'Type a thickness above 0.')}
+        keep={(stackMm) => patch({ stackMm: stackMm ?? 0 })}
       />
       <SelectOf label={`What ${joint.name} goes into`} of={INTO} value={joint.into} choose={(into) => patch({ into })} />
-      <PlainField
+      <NumberField
         label="Depth, mm"
-        placeholder="through"
-        value={joint.holeDepthMm === null ? '' : String(joint.holeDepthMm)}
+        above
+        empty="through"
+        value={joint.holeDepthMm}
         className="w-[5.5rem]"
-        keep={(text) =>
-          text.trim() === ''
-            ? patch({ holeDepthMm: null })
-            : number(text) > 0
-              ? patch({ holeDepthMm: number(text) })
-              : 'Type a depth above 0.'
-        }
+        keep={(holeDepthMm) => patch({ holeDepthMm })}
       />
-      <button
-        type="button"
-        className="link no-print ml-auto min-h-8 min-w-6"
-        aria-label={`Take ${joint.name} away`}
-        title="Take it away"
-        onClick={() => removeRow('joints', id, `“${joint.name}” taken away`)}
-      >
-        ×
-      </button>
+      <TakeAway what={`Take ${joint.name} away`} act={() => removeRow('joints', id, `“${joint.name}” taken away`)} />
     </li>
   )
 }

@@ -1,7 +1,7 @@
 import type { PlanPart } from '../../core/schedule'
 import { displayUnit, parseQuantity, sayExact, unitOf } from '../../core/units'
 import { editRow, removeRow } from '../../state'
-import { PlainField, SelectOf, useUnits } from '../../ui'
+import { NumberField, PlainField, SelectOf, TakeAway, useUnits } from '../../ui'
 
 /** Columns on a wide sheet; on a narrow one the fields of a part flow. */
 const COLUMNS = 'tabular:grid tabular:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
@@ -33,10 +33,6 @@ const SELECT = 'min-h-8 w-28 py-0.5 tabular:w-full'
 /** One part of the list: how many, what one costs, where it stands, and what of the machine is cut from it. */
 export function PartRow({ id, part }: { readonly id: string; readonly part: PlanPart }) {
   const patch = (change: Partial<PlanPart>): string | null => editRow('parts', id, change, `“${part.name}”`)
-  const number = (key: 'count' | 'price') => (text: string) => {
-    const value = Number(text.replace(',', '.'))
-    return text.trim() !== '' && Number.isFinite(value) ? patch({ [key]: value }) : 'Type a number.'
-  }
   return (
     <li
       className={`keep-together flex flex-wrap items-start gap-y-1 border-b border-rule py-1.5 text-[13px] ${COLUMNS}`}
@@ -60,21 +56,22 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         className="w-24 tabular:w-full"
         keep={(where) => patch({ where: where.trim() })}
       />
-      <PlainField
+      <NumberField
         label={`How many of ${part.name}`}
         caption="Count"
         hideLabel
-        value={String(part.count)}
+        value={part.count}
         className="w-14 text-right tabular:w-full"
-        keep={number('count')}
+        keep={(count) => patch({ count: count ?? 0 })}
       />
-      <PlainField
+      <NumberField
         label={`Price of ${part.name}`}
         caption="Each"
         hideLabel
-        value={Number.isInteger(part.price) ? String(part.price) : part.price.toFixed(2)}
+        value={part.price}
+        text={Number.isInteger(part.price) ? String(part.price) : part.price.toFixed(2)}
         className="w-20 text-right tabular:w-full"
-        keep={number('price')}
+        keep={(price) => patch({ price: price ?? 0 })}
       />
       <span className="grid gap-1">
         <SelectOf
@@ -104,15 +101,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
         />
         {part.covers === 'belt' && <LengthField part={part} keep={(lengthMm) => patch({ lengthMm })} />}
       </span>
-      <button
-        type="button"
-        className="link no-print ml-auto min-h-8 min-w-6"
-        aria-label={`Take ${part.name} away`}
-        title="Take it away"
-        onClick={() => removeRow('parts', id, `“${part.name}” taken away`)}
-      >
-        ×
-      </button>
+      <TakeAway what={`Take ${part.name} away`} act={() => removeRow('parts', id, `“${part.name}” taken away`)} />
     </li>
   )
 }

@@ -10,19 +10,20 @@ import {
   tickTask,
   useBenchStore,
   useNow,
+  useRows,
   type PlannedNow,
 } from '../../state'
-import { download, Panel } from '../../ui'
+import { download, LongList, Panel } from '../../ui'
 import { TaskEditor } from './TaskEditor'
 import { sayMinutes, taskStanding } from './taskWords'
 
 /** The tasks: what can be done now first in sight, each with its length, wait, noise and what it waits for. */
 export function TaskList() {
   const bench = useBenchStore((it) => it.bench)
+  const tasks = useRows('tasks')
   const now = useNow()
   if (bench === null) return null
   const planned = planNow(bench, now)
-  const tasks = Object.entries(bench.plan.tasks).sort(([, p], [, q]) => p.order - q.order)
   const open = tasks.filter(([, it]) => it.done === '')
   const done = tasks.filter(([, it]) => it.done !== '')
   const file = (): void => {
@@ -38,19 +39,11 @@ export function TaskList() {
         </span>
       }
     >
-      <ul className="m-0 list-none p-0">
-        {open.map(([id, task]) => (
-          <TaskRow key={id} id={id} task={task} bench={bench} planned={planned} />
-        ))}
-      </ul>
+      <Tasks of={open} bench={bench} planned={planned} />
       {done.length > 0 && (
         <details className="mt-1">
           <summary className="cursor-pointer py-1 text-[13px] text-second">{done.length} done</summary>
-          <ul className="m-0 list-none p-0">
-            {done.map(([id, task]) => (
-              <TaskRow key={id} id={id} task={task} bench={bench} planned={planned} />
-            ))}
-          </ul>
+          <Tasks of={done} bench={bench} planned={planned} />
         </details>
       )}
       <div className="no-print mt-2 flex flex-wrap gap-2">
@@ -87,6 +80,26 @@ const NEW_TASK: Omit<PlanTask, 'order'> = {
   parts: {},
   notBefore: '',
   done: '',
+}
+
+/** Height of a task that is not opened, px. */
+const ROW = 36
+
+function Tasks(props: {
+  readonly of: readonly (readonly [string, PlanTask])[]
+  readonly bench: Bench
+  readonly planned: PlannedNow
+}) {
+  const { of, bench, planned } = props
+  return (
+    <LongList
+      of={of}
+      keyOf={([id]) => id}
+      row={([id, task]) => <TaskRow key={id} id={id} task={task} bench={bench} planned={planned} />}
+      height={ROW}
+      what="tasks"
+    />
+  )
 }
 
 function TaskRow(props: { readonly id: string; readonly task: PlanTask; readonly bench: Bench; readonly planned: PlannedNow }) {

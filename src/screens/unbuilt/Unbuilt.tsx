@@ -13,7 +13,7 @@ export function Unbuilt({ stage }: { readonly stage: StageDef }) {
         <Judged stage={stage.id} title="Judged already" />
       </div>
       <div className="mt-6">
-        <Records stages={[stage.id]} />
+        <Records stages={stage.id} />
       </div>
       <p className="mt-6">
         <StageLink stage="motion">Go on with Motion</StageLink>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { leaveMachine, useBenchStore, whyStay } from '../state'
-import { exportBench } from '../ui'
+import { leaveMachine, useBenchStore, whyStay, DONE } from '../state'
+import { exportBench, Findings } from '../ui'
 import { Over } from './Over'
 
 /** Asked before a bench is left: what is in the way, and how to leave all the same. */
@@ -42,24 +42,20 @@ function Beam({ stay, leave }: { readonly stay: () => void; readonly leave: () =
 
 function Unsaved({ stay, leave }: { readonly stay: () => void; readonly leave: () => void }) {
   const bench = useBenchStore((it) => it.bench)
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   return (
     <Over title="The last changes are not saved" className="w-[32rem] p-5" close={stay}>
       <p className="mt-2">
         “{bench?.name ?? 'This bench'}” has changes that this browser could not keep. Leaving now loses them, unless you take the
         bench out as a file first.
       </p>
-      {problem !== null && (
-        <p role="alert" className="mt-2">
-          {problem}
-        </p>
-      )}
+      <Findings findings={said} />
       <div className="mt-4 flex flex-wrap gap-2">
         <button
           type="button"
           className="button button-first"
           disabled={bench === null}
-          onClick={() => bench !== null && void exportBench(bench.id).then(setProblem)}
+          onClick={() => bench !== null && void exportBench(bench.id).then(say)}
         >
           Export the bench file
         </button>

@@ -1,17 +1,17 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Bench } from '../core/document'
-import { editBench, setTheme, useSettings, type Theme } from '../state'
-import { exportBench } from '../ui'
+import { editBench, setTheme, useSettings, type Theme, DONE, told } from '../state'
+import { exportBench, Findings } from '../ui'
 
 /** What concerns the whole bench: its name, its units, its file, the light it is read in. */
 export function BenchMenu({ bench }: { readonly bench: Bench }) {
   const theme = useSettings((it) => it.theme)
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const rename = (name: string): void => {
     const wanted = name.trim()
     if (wanted !== bench.name)
-      setRefusal(wanted === '' ? 'A bench needs a name.' : editBench('the name', (it) => ({ ...it, name: wanted })))
+      setRefused(wanted === '' ? told('A bench needs a name.') : editBench('the name', (it) => ({ ...it, name: wanted })))
   }
   return (
     <div className="grid gap-3">
@@ -26,7 +26,7 @@ export function BenchMenu({ bench }: { readonly bench: Bench }) {
           onKeyDown={(event) => event.key === 'Enter' && rename(event.currentTarget.value)}
         />
       </label>
-      {refusal !== null && <p role="alert">{refusal}</p>}
+      <Findings findings={refused} />
       <label className="grid gap-1">
         What it is
         <textarea
@@ -53,7 +53,7 @@ export function BenchMenu({ bench }: { readonly bench: Bench }) {
         onChoose={setTheme}
       />
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button button-first" onClick={() => void exportBench(bench.id).then(setRefusal)}>
+        <button type="button" className="button button-first" onClick={() => void exportBench(bench.id).then(setRefused)}>
           Export the bench file
         </button>
         <button type="button" className="button" onClick={() => window.print()}>

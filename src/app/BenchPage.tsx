@@ -13,6 +13,8 @@ import {
   openBench,
   revealFact,
   useBenchStore,
+  isDone,
+  reasonOf,
 } from '../state'
 import { Boundary, fetchLater, later } from '../ui'
 import { Crash } from './Crash'
@@ -123,7 +125,7 @@ function useIdleWork(open: boolean): void {
       // What cannot be fetched is said where it is drawn.
       for (const stage of STAGES) sheetsOf(stage).catch(() => undefined)
       void checkOpen()
-        .then((back) => back !== null && notify(back))
+        .then((back) => isDone(back) || notify(reasonOf(back)))
         .catch(() => undefined)
       void loadDomains().then(() => useBenchStore.setState({ worked: true }))
       void connectDemo()

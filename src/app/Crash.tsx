@@ -1,11 +1,11 @@
 import { useState } from 'react'
-import { useBenchStore } from '../state'
-import { exportBench, takeOutRaw } from '../ui'
+import { useBenchStore, DONE } from '../state'
+import { exportBench, takeOutRaw, Findings } from '../ui'
 
 /** What stands there when the page itself breaks: the bench file, and a way back. */
 export function Crash({ message }: { readonly message: string }) {
   const bench = useBenchStore((it) => it.bench)
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   // Where nothing is open, the address still says which bench it was about.
   const stored = /^\/bench\/([^/]+)/.exec(location.pathname)?.[1]
   return (
@@ -14,15 +14,15 @@ export function Crash({ message }: { readonly message: string }) {
       <p role="alert" className="mt-2">
         {message}. What you entered is kept in this browser.
       </p>
-      {problem !== null && <p className="mt-2">{problem}</p>}
+      <Findings findings={said} />
       <div className="mt-4 flex flex-wrap gap-2">
         {bench !== null && (
-          <button type="button" className="button button-first" onClick={() => void exportBench(bench.id).then(setProblem)}>
+          <button type="button" className="button button-first" onClick={() => void exportBench(bench.id).then(say)}>
             Export “{bench.name}” as a file
           </button>
         )}
         {bench === null && stored !== undefined && (
-          <button type="button" className="button button-first" onClick={() => void takeOutRaw(stored).then(setProblem)}>
+          <button type="button" className="button button-first" onClick={() => void takeOutRaw(stored).then(say)}>
             Take the bench out as a file
           </button>
         )}

@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useLocation, useNavigate } from 'react-router'
 import { STAGES } from '../screens/stages'
-import { addressOf, redo, stopMachine, undo, useBenchStore, useSession } from '../state'
+import { addressOf, redo, stopMachine, undo, useBenchStore, useSession, isDone, reasonOf } from '../state'
 import { exportBench } from '../ui'
 import { notify } from './notify'
 
@@ -55,5 +55,5 @@ function say(words: string, edit: string | null): void {
 
 function exportOpen(): void {
   const id = useBenchStore.getState().bench?.id
-  if (id !== undefined) void exportBench(id).then((problem) => problem !== null && notify(problem))
+  if (id !== undefined) void exportBench(id).then((said) => isDone(said) || notify(reasonOf(said)))
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { allowLeaving, keepAsCopy, reloadBench, saveOpenBench, useBenchStore, type SaveState } from '../state'
-import { exportBench } from '../ui'
+import { allowLeaving, keepAsCopy, reloadBench, saveOpenBench, useBenchStore, type SaveState, DONE, told } from '../state'
+import { exportBench, Findings } from '../ui'
 
 /** What stands over the sheet while a bench is not saved, or not the newest: what happened and what can be done. */
 export function SaveNotice() {
@@ -30,24 +30,24 @@ type Unsaved = Exclude<SaveState, { readonly kind: 'saved' | 'saving' }>
 function NotSaved({ save }: { readonly save: Unsaved }) {
   const id = useBenchStore((it) => it.bench?.id ?? '')
   const navigate = useNavigate()
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   const copy = async (): Promise<void> => {
     const kept = await keepAsCopy()
     if (!kept.ok) {
-      setProblem(kept.findings.map((it) => it.message).join(' '))
+      say(kept.findings)
       return
     }
     allowLeaving()
     await navigate(`/bench/${kept.value}/motion`)
   }
   const reload = async (): Promise<void> => {
-    const findings = await reloadBench(id)
-    setProblem(findings.length === 0 ? null : `It cannot be reloaded. ${findings.map((it) => it.message).join(' ')}`)
+    const stood = await reloadBench(id)
+    say(stood.map((it) => ({ ...it, message: `It cannot be reloaded. ${it.message}` })))
   }
-  const takeOut = (): void => void exportBench(id).then(setProblem)
+  const takeOut = (): void => void exportBench(id).then(say)
   const again = async (): Promise<void> => {
     const state = await saveOpenBench()
-    setProblem(state.kind === 'saved' ? null : 'It still cannot be saved.')
+    say(state.kind === 'saved' ? DONE : told('It still cannot be saved.'))
   }
   return (
     <Bar>
@@ -77,7 +77,9 @@ function NotSaved({ save }: { readonly save: Unsaved }) {
           Try again
         </button>
       )}
-      {problem !== null && <p className="basis-full">{problem}</p>}
+      <div className="basis-full">
+        <Findings findings={said} />
+      </div>
     </Bar>
   )
 }

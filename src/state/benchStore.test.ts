@@ -6,6 +6,7 @@ import { dragFact, editBench, openInStore, redo, setFact, shownBench, undo, useB
 import { loadChecking } from './checking'
 import { loadDomains } from './domains'
 import { engineOf } from './evaluate'
+import { reasonOf } from './told'
 
 const { bench, records } = heron()
 const state = () => useBenchStore.getState()
@@ -48,8 +49,8 @@ describe('undo (T12)', () => {
 })
 
 it('refuses a change that makes no valid bench, and leaves it as it was', () => {
-  expect(editBench('x', (it) => ({ ...it, name: '' }))).toContain('A bench needs a name.')
-  expect(set(-5)).toContain('motion.wantedSpeed.value')
+  expect(reasonOf(editBench('x', (it) => ({ ...it, name: '' })))).toContain('A bench needs a name.')
+  expect(reasonOf(set(-5))).toContain('motion.wantedSpeed.value')
   expect(state().bench).toBe(bench)
 })
 

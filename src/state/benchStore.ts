@@ -5,6 +5,7 @@ import type { Bench } from '../core/document'
 import type { Finding } from '../core/units'
 import type { BenchRow, FileRow } from '../data'
 import { isSound, issuesOf, noteSound } from './checking'
+import { DONE, NO_BENCH, type Told } from './told'
 
 /** Where saving stands. */
 export type SaveState =
@@ -93,22 +94,28 @@ export function closeInStore(): void {
  * The one way to change a bench: one undo step, validated where it has changed.
  * Rows that were checked already, one by one, need not be checked again: `checked` gives their place.
  * @param words What was done, for undo: “travel of X”.
- * @returns What stands in the way, or null; a refused change leaves the bench as it was.
+ * @returns What stands in the way; a refused change leaves the bench as it was.
  */
-export function editBench(words: string, change: (bench: Bench) => Bench, checked: Path | null = null): string | null {
+export function editBench(words: string, change: (bench: Bench) => Bench, checked: Path | null = null): Told {
   const { bench } = useBenchStore.getState()
-  if (bench === null) return 'No bench is open.'
+  if (bench === null) return NO_BENCH
   const next = change(bench)
-  if (next === bench) return null
+  if (next === bench) return DONE
   const issues = issuesOf(checked === null ? bench : setAt(bench, checked, getAt(next, checked)), next)
-  if (issues.length > 0) return issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join(' ')
+  if (issues.length > 0)
+    return issues.map(({ path, message }) => ({
+      code: 'refused',
+      severity: 'error',
+      message: `${path.join('.')}: ${message}`,
+      path: path.join('.'),
+    }))
   if (isSound(bench)) noteSound(next)
   useBenchStore.setState({ bench: next, edit: words, overlay: null })
-  return null
+  return DONE
 }
 
 /** Enters a fact or choice at a path. */
-export function setFact(path: Path, value: object, words: string): string | null {
+export function setFact(path: Path, value: object, words: string): Told {
   return editBench(words, (bench) => setAt(bench, path, value))
 }
 

@@ -19,6 +19,7 @@ import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
 import { askMachine, setInMachine } from './machine'
+import { isDone, reasonOf, told, type Told } from './told'
 
 const now = (): string => new Date().toISOString()
 
@@ -28,7 +29,7 @@ function settings(): readonly ComparedSetting[] {
 }
 
 /** Reads the machine's list of settings and takes what it says as facts. @returns What stood in the way. */
-export async function readSettings(): Promise<readonly Finding[]> {
+export async function readSettings(): Promise<Told> {
   const answer = await askMachine('settings')
   return answer.ok ? takeListing(answer.items) : [answer.finding]
 }
@@ -37,7 +38,7 @@ export async function readSettings(): Promise<readonly Finding[]> {
  * Takes a machine's list of settings as facts, one undo step.
  * @param listed Text by key. @returns A finding for each setting that the list does not have or that is no number.
  */
-export function takeListing(listed: ReadonlyMap<string, string>): readonly Finding[] {
+export function takeListing(listed: ReadonlyMap<string, string>): Told {
   const findings: Finding[] = []
   const at = now()
   const take = (bench: Bench): Bench =>
@@ -64,9 +65,8 @@ export function takeListing(listed: ReadonlyMap<string, string>): readonly Findi
       }
       return setAt(next, it.path, value)
     }, bench)
-  const refusal = editBench('the settings read from the machine', take)
-  if (refusal !== null) findings.push({ code: 'refused', severity: 'error', message: refusal })
-  return findings
+  const edited = editBench('the settings read from the machine', take)
+  return [...findings, ...edited]
 }
 
 /** The fact or choice that a listed text becomes; null where it is neither. */
@@ -91,7 +91,7 @@ type Came =
  * what became of it: only what the machine lists again as it was wanted was “written and read back”.
  * @returns What stood in the way; empty when all were written and every record was kept.
  */
-export async function writeSettings(ids: readonly string[]): Promise<readonly Finding[]> {
+export async function writeSettings(ids: readonly string[]): Promise<Told> {
   const sent: { readonly it: ComparedSetting; readonly answer: Answer }[] = []
   for (const it of settings().filter(({ setting }) => ids.includes(setting.id))) {
     if (it.wanted === null) continue
@@ -107,8 +107,8 @@ export async function writeSettings(ids: readonly string[]): Promise<readonly Fi
   for (const { it, answer } of sent) {
     const came = cameOut(it, answer, list)
     if (came.kind !== 'read back') findings.push(sayCame(it, came))
-    const problem = await recordWrite(it, came)
-    if (problem !== null) findings.push(notKept(it, problem))
+    const kept = await recordWrite(it, came)
+    if (!isDone(kept)) findings.push(notKept(it, reasonOf(kept)))
   }
   return findings
 }
@@ -141,23 +141,23 @@ function notKept({ setting, path }: ComparedSetting, problem: string): Finding {
   return { code: 'not-recorded', severity: 'warning', path, message }
 }
 
-/** Takes a setting as typed into the machine by hand, with its record. @returns What stands in the way, or null. */
-export async function confirmTyped(id: string): Promise<string | null> {
+/** Takes a setting as typed into the machine by hand, with its record. @returns What stands in the way. */
+export async function confirmTyped(id: string): Promise<Told> {
   const it = settings().find(({ setting }) => setting.id === id)
-  if (it?.wanted == null) return 'The bench does not know this setting yet.'
+  if (it?.wanted == null) return told('The bench does not know this setting yet.')
   const { wanted } = it
-  const refusal = editBench(`${it.setting.label} typed into the machine`, (bench) => {
+  const edited = editBench(`${it.setting.label} typed into the machine`, (bench) => {
     const value = inMachine(it, wanted, bench, now())
     return value === null ? bench : setAt(bench, it.path, value)
   })
-  return refusal ?? recordWrite(it, 'typed by hand')
+  return isDone(edited) ? recordWrite(it, 'typed by hand') : edited
 }
 
 /**
  * What was in the machine before and what is in it now, stale when the bench comes to say something else; of what was
  * refused, or did not come back, that it was so.
  */
-function recordWrite(it: ComparedSetting, came: Came | 'typed by hand'): Promise<string | null> {
+function recordWrite(it: ComparedSetting, came: Came | 'typed by hand'): Promise<Told> {
   const { setting, figure, wanted, inMachine: old } = it
   const { bench, records } = useBenchStore.getState()
   const inUnit = bench === null ? '' : unitNote(setting.kind, bench.controller)
@@ -192,7 +192,7 @@ export function calibrationRedo(label: string): string {
 }
 
 /** Remembers which key of the machine's list a setting has. */
-export function nameKey(setting: string, key: string): string | null {
+export function nameKey(setting: string, key: string): Told {
   return editBench('the key of a setting', (bench) =>
     setAt(bench, 'controller.keys', { ...bench.controller.keys, [setting]: key }),
   )

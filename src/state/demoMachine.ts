@@ -6,6 +6,6 @@ export async function connectDemo(): Promise<void> {
   const { bench } = useBenchStore.getState()
   if (bench?.id !== 'heron' || useMachine.getState().link !== 'none') return
   const { connectStandIn, standInNumber } = await import('./machine')
-  const problem = await connectStandIn(standInNumber('heron'), 10, null)
-  if (problem !== null) useMachine.setState({ finding: { code: 'not-connected', severity: 'error', message: problem } })
+  const [finding] = await connectStandIn(standInNumber('heron'), 10, null)
+  if (finding !== undefined) useMachine.setState({ finding })
 }

@@ -23,5 +23,6 @@ export { checkElsewhere, keepOpenLeft, openBench, reloadBench, saveLeftBench, sa
 export * from './scaleRun'
 export * from './session'
 export * from './settings'
+export * from './told'
 export type { BenchSummary, FileRow } from '../data'
 export type { ProgramSummary } from '../workers/program.worker'

@@ -32,6 +32,11 @@ afterAll(() => {
   vi.unstubAllGlobals()
 })
 
+/** The way back of a bench that is deleted. */
+const removed = async (id: string) => {
+  const removal = await state.removeBench(id)
+  return removal.ok ? removal.value : null
+}
 /** Saved as it stands in the store. */
 const PATIENT = { timeout: 20_000 }
 const saved = () => vi.waitFor(() => expect(useBenchStore.getState().save.kind).toBe('saved'), PATIENT)
@@ -46,7 +51,7 @@ describe('the benches of this browser', () => {
     state.closeInStore()
     await state.openBench(id)
     expect(bench().motion.wantedSpeed.value).toBe(77)
-    const putBack = await state.removeBench(id)
+    const putBack = await removed(id)
     expect([await names(), useBenchStore.getState().bench]).toEqual([[], null])
     expect(idOf(await putBack!())).toBe(id)
     expect(await names()).toEqual(['Gate'])
@@ -58,7 +63,7 @@ describe('the benches of this browser', () => {
     const before = bench()
     useBenchStore.setState({ bench: { ...before, name: '' }, edit: 'name' })
     expect(await state.saveOpenBench()).toMatchObject({ kind: 'failed', message: expect.stringMatching(/^name: /) })
-    expect(await state.checkOpen()).toMatch(/^name was taken back: /)
+    expect(state.reasonOf(await state.checkOpen())).toMatch(/^name was taken back: /)
     expect(bench()).toBe(before)
     state.closeInStore()
     expect(await state.openBench(id)).toEqual([])
@@ -260,7 +265,7 @@ describe('saving', () => {
     await state.checkElsewhere()
     expect(useBenchStore.getState().save).toEqual({ kind: 'changed-elsewhere', unsaved: false })
     const about = { stage: 'plan', title: 'Seen', note: '', redo: '', beneath: [] }
-    expect(await state.keepRecord(about, [], [])).toMatch(/Nothing was written down/)
+    expect(state.reasonOf(await state.keepRecord(about, [], []))).toMatch(/Nothing was written down/)
     expect(await state.reloadBench(id)).toEqual([])
     expect([bench().motion.wantedSpeed.value, useBenchStore.getState().save.kind]).toEqual([11, 'saved'])
   })
@@ -297,7 +302,7 @@ describe('saving', () => {
     expect(await state.belongings(id)).toEqual({ records: 0, pictures: 0, readable: false })
     const raw = await state.exportRaw(id)
     expect(raw.ok && new TextDecoder().decode(raw.value.bytes)).toContain('"version":99')
-    const back = await state.removeBench(id)
+    const back = await removed(id)
     expect((await back!()).ok).toBe(true)
     expect((await db.benches.get(id))?.document).toMatchObject({ version: 99 })
     db.close()
@@ -327,6 +332,6 @@ describe('saving', () => {
     expect(bench().plan.tasks['panels']?.done).not.toBe('')
     await state.tickTask('panels', '')
     expect(bench().plan.tasks['panels']?.done).toBe('')
-    expect(await state.tickTask('no such task', '')).toContain('gone')
+    expect(state.reasonOf(await state.tickTask('no such task', ''))).toContain('gone')
   })
 })

@@ -12,6 +12,7 @@ import { answered } from './answered'
 import { addWhole, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
 import { stored } from './stored'
 import { windowId } from './window'
+import { DONE, NO_BENCH, told, type Told } from './told'
 
 /** All benches in this browser. */
 export const benches = (): Promise<BenchSummary[]> => answered(stored().then(({ db, listBenches }) => listBenches(db)))
@@ -100,12 +101,16 @@ export async function belongings(
 }
 
 /** Deletes a bench. @returns How to put it back as it stood; null if it was not there. */
-export async function removeBench(id: string): Promise<(() => Promise<Outcome<string>>) | null> {
-  const raw = await answered(stored().then(({ db, deleteBench }) => deleteBench(db, id)))
-  dropLeft(id, windowId())
-  if (useBenchStore.getState().bench?.id === id) closeInStore()
-  tellOthers(id)
-  return raw === null ? null : () => putBackAs(raw)
+export async function removeBench(id: string): Promise<Outcome<(() => Promise<Outcome<string>>) | null>> {
+  try {
+    const raw = await answered(stored().then(({ db, deleteBench }) => deleteBench(db, id)))
+    dropLeft(id, windowId())
+    if (useBenchStore.getState().bench?.id === id) closeInStore()
+    tellOthers(id)
+    return { ok: true, value: raw === null ? null : () => putBackAs(raw), findings: [] }
+  } catch (error) {
+    return failed(`It could not be deleted: ${wordsOf(error)}.`)
+  }
 }
 
 async function putBackAs(raw: RawBench): Promise<Outcome<string>> {
@@ -139,30 +144,30 @@ async function readFileAway(file: File): Promise<Outcome<BenchBundle>> {
 
 const MOST_FILE_BYTES = 256 * 1024 * 1024
 
-/** Writes down what figures give now, with pictures if there are any. @returns Why it could not be kept, or null. */
+/** Writes down what figures give now, with pictures if there are any. @returns Why it could not be kept. */
 export async function keepRecord(
   about: Pick<BenchRecord, 'stage' | 'title' | 'note' | 'redo' | 'beneath'>,
   figures: Parameters<typeof recordOf>[2],
   pictures: readonly File[],
-): Promise<string | null> {
+): Promise<Told> {
   if (useBenchStore.getState().save.kind === 'saving') await saveOpenBench()
   const { bench, revision, birth, save: state } = useBenchStore.getState()
-  if (bench === null) return 'No bench is open.'
+  if (bench === null) return NO_BENCH
   // A record rests on a document that is stored: one that was overtaken by another window is not.
-  if (state.kind !== 'saved' && state.kind !== 'saving') return `${sayUnsaved(state)} Nothing was written down.`
+  if (state.kind !== 'saved' && state.kind !== 'saving') return told(`${sayUnsaved(state)} Nothing was written down.`)
   const record = recordOf(engineOf(bench), { ...about, id: newId(), benchId: bench.id, at: now() }, figures)
   const read = await Promise.allSettled(pictures.map((file) => fileRow(file, record)))
   const lost = pictures.filter((_, i) => read[i]?.status === 'rejected').map((it) => `“${it.name}”`)
   if (lost.length > 0)
-    return `${lost.join(', ')} cannot be read any more: choose it again, or leave it out. Nothing was written down.`
+    return told(`${lost.join(', ')} cannot be read any more: choose it again, or leave it out. Nothing was written down.`)
   const files = read.flatMap((it) => (it.status === 'fulfilled' ? [it.value] : []))
   const result = await answered(stored().then(({ db, addRecord }) => addRecord(db, record, files, { revision, birth }))).catch(
     failedResult,
   )
-  if (result.kind !== 'saved') return sayFailure(result)
+  if (result.kind !== 'saved') return told(sayFailure(result))
   tellOthers(bench.id)
   useBenchStore.setState((state) => ({ records: [...state.records, record], files: [...state.files, ...files] }))
-  return null
+  return DONE
 }
 
 async function fileRow(file: File, { id, benchId }: BenchRecord): Promise<FileRow> {

@@ -1,6 +1,7 @@
 import type { Bench } from '../core/document'
 import { pluckStandIn } from './machine'
 import { setFact } from './benchStore'
+import { told, type Told } from './told'
 
 /** Which belt is listened to. */
 export interface BeltSide {
@@ -13,14 +14,14 @@ const UNCLEAR =
 
 /**
  * Listens while a belt is plucked, at the microphone or at the stand-in's, and takes its tone as a reading.
- * @returns What stands in the way, or null when the tone was entered.
+ * @returns What stands in the way; empty when the tone was entered.
  */
-export async function listenTo(bench: Bench, belt: BeltSide, at: 'microphone' | 'stand-in'): Promise<string | null> {
+export async function listenTo(bench: Bench, belt: BeltSide, at: 'microphone' | 'stand-in'): Promise<Told> {
   const { recordMicrophone, toneOf } = await import('../devices')
   const sound = at === 'microphone' ? await recordMicrophone() : await standInSound(bench, belt)
-  if (!sound.ok) return sound.why
+  if (!sound.ok) return told(sound.why)
   const tone = toneOf(sound.samples, sound.sampleRateHz)
-  if (tone === null) return UNCLEAR
+  if (tone === null) return told(UNCLEAR)
   const letter = bench.motion.axes[belt.axisId]?.letter ?? ''
   return setFact(
     `motion.axes.${belt.axisId}.tone${belt.side}`,

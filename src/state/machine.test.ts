@@ -45,7 +45,7 @@ afterAll(() => {
 
 describe('the link to a stand-in', () => {
   it('reads the machine’s settings as facts, in one step that can be taken back', async () => {
-    expect(await connect()).toBeNull()
+    expect(await connect()).toEqual([])
     expect(useMachine.getState().link).toBe('open')
     const before = bench()
     expect(await state.readSettings()).toEqual([])
@@ -89,7 +89,7 @@ describe('the link to a stand-in', () => {
     const { x, y } = bench().motion.axes
     const none = { ...x!, travel: { ...x!.travel, value: null, typed: '' } }
     open({ ...bench(), motion: { ...bench().motion, axes: { x: none, y: y! } } })
-    expect(await connect()).toContain('enter drive and travel of X and Y')
+    expect(state.reasonOf(await connect())).toContain('enter drive and travel of X and Y')
     open()
     await connect()
     open({ ...heron().bench, id: 'another' })
@@ -145,7 +145,7 @@ describe('a machine that goes wrong while its beam is on', () => {
       .lines.filter((it) => it.way === 'out')
       .map((it) => it.line)
     expect(out.indexOf('stop')).toBe(out.findIndex((it) => it.endsWith(' run')) + 1)
-    expect(await state.recordBurn('test', end)).toBeNull()
+    expect(await state.recordBurn('test', end)).toEqual([])
     expect(records().at(-1)?.title).toMatch(title)
     expect(records().some((it) => it.title.startsWith('Burnt'))).toBe(false)
     if (kind === 'mute') {
@@ -167,7 +167,7 @@ describe('a machine that goes wrong while its beam is on', () => {
     expect(await state.leaveMachine()).toBe(true)
     const end = await burning
     expect(end).toMatchObject({ kind: 'stopped' })
-    expect(await state.recordBurn('test', end)).toBeNull()
+    expect(await state.recordBurn('test', end)).toEqual([])
     expect(records().at(-1)?.title).toMatch(/^Stopped at \d+ %: test$/)
   })
 
@@ -193,7 +193,7 @@ describe('a machine that goes wrong while its beam is on', () => {
         terminate(): void {}
       },
     )
-    expect(await connect()).toMatch(/could not be fetched.*Reload the page/)
+    expect(state.reasonOf(await connect())).toMatch(/could not be fetched.*Reload the page/)
     expect(useMachine.getState().link).toBe('none')
     vi.stubGlobal('Worker', Here)
   })
@@ -285,11 +285,11 @@ describe('a scale run, from its plan to the machine', () => {
       if (!program.ok) throw new Error(program.findings[0]?.message)
       expect(await state.runProgram(program.value, id), String(number)).toEqual({ kind: 'burnt' })
       await vi.waitFor(() => expect(useMachine.getState().marks.length).toBeGreaterThan(0), { timeout: 20_000 })
-      expect(await state.readRun(id), String(number)).toBeNull()
+      expect(await state.readRun(id), String(number)).toEqual([])
       const found = engineFor(bench()).withDoubt(scale, id, 'x')
       const truth = 1 + new HandMachine(number).sizeError('x')
       expect(Math.abs((shownNumber(found.result) ?? 0) - truth), String(number)).toBeLessThan(1.5 * (found.doubt?.expanded ?? 0))
-      expect(await state.applyRun(id, 'x')).toBeNull()
+      expect(await state.applyRun(id, 'x')).toEqual([])
       expect(await state.writeSettings(['axes.x.steps'])).toEqual([])
       const written = bench().controller.axes['x']?.steps.value ?? 0
       expect(Math.abs(written * new HandMachine(number).machine.hidden.mmPerStep.x - 1)).toBeLessThan(0.0015)
@@ -331,7 +331,7 @@ describe('a belt of the stand-in', () => {
   it('is heard at the tone of its hidden pull; without span or stand-in it says what is missing', async () => {
     await connect(41)
     const before = bench()
-    expect(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in')).toBeNull()
+    expect(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in')).toEqual([])
     const { pull } = new HandMachine(41).machine.hidden
     // f = √(T/m) / 2L, the ideal string: 8.4 g/m over 372 mm.
     const tone = Math.sqrt(pull.xA / 0.0084) / (2 * 0.372)
@@ -340,8 +340,8 @@ describe('a belt of the stand-in', () => {
     expect(heard?.origin).toBe('measured')
     const { x } = before.motion.axes
     const unread = { ...before, motion: { ...before.motion, axes: { ...before.motion.axes, x: { ...x!, freeSpan: x!.toneB } } } }
-    expect(await state.listenTo(unread, { axisId: 'x', side: 'A' }, 'stand-in')).toContain('free span')
+    expect(state.reasonOf(await state.listenTo(unread, { axisId: 'x', side: 'A' }, 'stand-in'))).toContain('free span')
     state.disconnect()
-    expect(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in')).toBe('No stand-in is connected.')
+    expect(state.reasonOf(await state.listenTo(before, { axisId: 'x', side: 'A' }, 'stand-in'))).toBe('No stand-in is connected.')
   })
 })

@@ -22,6 +22,7 @@ import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
 import { holdSession, mayBeLit, NOT_CONNECTED, useMachine } from './machineStore'
 import { engineOf } from './evaluate'
+import { DONE, NO_BENCH, told, type Told } from './told'
 
 /** The stand-ins of this browser: which machine a bench practises on, and what was set in it, as a real one would keep. */
 interface StandIns {
@@ -90,14 +91,14 @@ const START_PATIENCE = 10_000
 
 /**
  * Connects the stand-in of a number. The same number hides the same machine; what was set in it stays set.
- * @returns What stands in the way, or null.
+ * @returns What stands in the way.
  */
-export async function connectStandIn(number: number, rate: ClockRate, fault: StandInFault | null): Promise<string | null> {
-  if (!(await leaveMachine())) return NOT_STOPPED
+export async function connectStandIn(number: number, rate: ClockRate, fault: StandInFault | null): Promise<Told> {
+  if (!(await leaveMachine())) return told(NOT_STOPPED)
   const { bench } = useBenchStore.getState()
-  if (bench === null) return 'No bench is open.'
+  if (bench === null) return NO_BENCH
   const spec = specOf(bench)
-  if (typeof spec === 'string') return spec
+  if (typeof spec === 'string') return told(spec)
   const worker = new Worker(new URL('../workers/workshop.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<WorkshopWorker>(worker)
   useMachine.setState({ ...NOT_CONNECTED, link: 'opening', rate })
@@ -129,15 +130,15 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
       Comlink.proxy((line: string) => hear(line)),
     ),
   )
-  if (open !== mine) return 'Another connection was made meanwhile.'
+  if (open !== mine) return told('Another connection was made meanwhile.')
   if (begun !== null) {
     disconnect()
-    return begun
+    return told(begun)
   }
   worker.onerror = () => hear(null)
   keepSettings(number, bench.id, settings)
   useMachine.setState({ link: 'open' })
-  return null
+  return DONE
 }
 
 const NOT_STOPPED =

@@ -6,6 +6,7 @@ import { editBench } from './benchStore'
 import { engineOf } from './evaluate'
 import { useJudgedBench } from './judging'
 import { newId } from '../data/ids'
+import { type Told } from './told'
 
 /** What the machine's own lengths ask for and the parts list does not have. */
 export function machineParts(bench: Bench): readonly WantedPart[] {
@@ -19,7 +20,7 @@ export function useMachineParts(): readonly WantedPart[] {
 }
 
 /** Puts them behind the parts that are there, not ordered, without a price; one undo step. */
-export function addMachineParts(wanted: readonly WantedPart[]): string | null {
+export function addMachineParts(wanted: readonly WantedPart[]): Told {
   return editBench('what the machine asks for', (bench) => {
     const first = Math.max(0, ...Object.values(bench.plan.parts).map((it) => it.order))
     const added = wanted.map((it, i): [string, PlanPart] => [newId(), { ...it, order: first + i + 1 }])

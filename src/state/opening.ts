@@ -8,6 +8,7 @@ import { answered } from './answered'
 import { closeInStore, useBenchStore } from './benchStore'
 import { loadChecking, noteSound } from './checking'
 import { stored } from './stored'
+import { DONE, told, type Told } from './told'
 
 /**
  * A stored bench with all that belongs to it. One that this version has kept is shown as soon as its shape is as it should
@@ -38,13 +39,13 @@ function isRecord(node: unknown): node is BenchRecord {
 /**
  * Checks the open bench and its records by their schemas. Where only an edit made before the schemas were here does not
  * stand, the bench goes back to what is stored; a stored bench that does not stand is put away, with what is wrong.
- * @returns What was taken back, to be said; null when nothing was.
+ * @returns What was taken back, to be said; empty when nothing was.
  */
-export async function checkOpen(): Promise<string | null> {
+export async function checkOpen(): Promise<Told> {
   const { benchSchema, readBench, recordSchema } = await loadChecking()
   const { bench, saved, records, edit } = useBenchStore.getState()
-  if (bench === null) return null
-  let back: string | null = null
+  if (bench === null) return DONE
+  let back = DONE
   if (benchSchema.safeParse(bench).success) noteSound(bench)
   else {
     const read = readBench(bench)
@@ -52,11 +53,11 @@ export async function checkOpen(): Promise<string | null> {
       useBenchStore.setState({ bench: saved })
       // An undo must not bring it back.
       useBenchStore.temporal.getState().clear()
-      back = `${edit || 'The last edit'} was taken back: ${read.findings[0]?.message ?? 'it cannot stand on a bench'}`
+      back = told(`${edit || 'The last edit'} was taken back: ${read.findings[0]?.message ?? 'it cannot stand on a bench'}`)
     } else {
       closeInStore()
       useBenchStore.setState({ refused: { id: bench.id, findings: read.findings } })
-      return null
+      return DONE
     }
   }
   const sound = records.filter((it) => recordSchema.safeParse(it).success)

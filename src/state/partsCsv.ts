@@ -5,6 +5,7 @@ import { decodeText, rowsFromCsv, writeParts, type PartRows, type Room } from '.
 import type { PartsCsvWorker } from '../workers/partsCsv.worker'
 import { askOnce } from './askOnce'
 import { editBench, useBenchStore } from './benchStore'
+import { type Told } from './told'
 
 /** The parts list as CSV. */
 export async function partsToCsv(): Promise<string> {
@@ -19,7 +20,7 @@ const MOST_PARTS = 20_000
  * Reads parts from a CSV file and adds them behind those that are there, one undo step.
  * @returns What was found, row by row; rows with a fault are left out and said, the others are taken.
  */
-export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
+export async function partsFromCsv(file: File): Promise<Told> {
   if (file.size > MOST_BYTES) return [said(`“${file.name}” has more than 32 MB: no parts list is so long. Nothing was taken.`)]
   const there = partsOf(useBenchStore.getState().bench)
   const room = { most: MOST_PARTS - Object.keys(there).length, last: lastOrder(there) }
@@ -38,13 +39,13 @@ export async function partsFromCsv(file: File): Promise<readonly Finding[]> {
   await breath()
   const added = JSON.parse(rows) as Parts
   await breath()
-  const refusal = editBench(
+  const edited = editBench(
     'parts from a file',
     (bench) => setAt(bench, 'plan.parts', isEmpty(bench.plan.parts) ? added : { ...bench.plan.parts, ...added }),
     // Each row was checked against the schema of a part where it was read.
     'plan.parts',
   )
-  return refusal === null ? found : [...found, { code: 'refused', severity: 'error', message: refusal }]
+  return [...found, ...edited]
 }
 
 type Parts = Bench['plan']['parts']

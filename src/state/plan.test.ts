@@ -13,6 +13,7 @@ const csv = (text: string): File => new File([text], 'parts.csv')
 
 import { addRow, calendarFile, editRow, moveRow, planNow, removeRow, takeUsualTasks, takeWayBack, tickTask } from './plan'
 import { moveHead, useSession } from './session'
+import { reasonOf } from './told'
 
 const NOW = '2026-11-24T18:30'
 const state = () => useBenchStore.getState().bench as Bench
@@ -55,10 +56,10 @@ describe('rows of the plan', () => {
 
   it('what is refused leaves them as they were, and says where', () => {
     const before = state()
-    expect(editRow('parts', 'hose', { count: 1.5 }, 'x')).toContain('plan.parts.hose.count')
-    expect(editRow('tasks', 'paint', { notBefore: 'soon' }, 'x')).toContain('plan.tasks.paint.notBefore')
+    expect(reasonOf(editRow('parts', 'hose', { count: 1.5 }, 'x'))).toContain('plan.parts.hose.count')
+    expect(reasonOf(editRow('tasks', 'paint', { notBefore: 'soon' }, 'x'))).toContain('plan.tasks.paint.notBefore')
     expect(state()).toBe(before)
-    expect(editRow('tasks', 'no such', { name: 'x' }, 'x')).toBeNull()
+    expect(editRow('tasks', 'no such', { name: 'x' }, 'x')).toEqual([])
   })
 
   it('a task put off moves what waits for it and is hindered till then', () => {
@@ -98,7 +99,7 @@ it('a step whose picture cannot be read is done all the same, and says that noth
   const gone = new File(['x'], 'panel.png', { type: 'image/png' })
   gone.arrayBuffer = () => Promise.reject(new DOMException('moved', 'NotReadableError'))
   const records = useBenchStore.getState().records.length
-  expect(await tickTask('panels', 'all true', [gone])).toMatch(
+  expect(reasonOf(await tickTask('panels', 'all true', [gone]))).toMatch(
     /^“panel\.png” cannot be read any more: .* Nothing was written down\.$/,
   )
   expect(state().plan.tasks['panels']?.done).not.toBe('')

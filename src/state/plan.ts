@@ -23,6 +23,7 @@ import type { Outcome } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
 import { newId } from '../data/ids'
 import { keepRecord } from './library'
+import { isDone, told, type Told } from './told'
 
 /** The local clock as it reads, `YYYY-MM-DDTHH:MM`. */
 function localNow(): string {
@@ -93,8 +94,8 @@ export function useRows<L extends RowList>(list: L): readonly (readonly [string,
 
 const NO_ROWS: readonly never[] = []
 
-/** Changes one row of the plan. @returns What stands in the way, or null. */
-export function editRow<L extends RowList>(list: L, id: string, patch: Partial<Plan[L][string]>, words: string): string | null {
+/** Changes one row of the plan. @returns What stands in the way. */
+export function editRow<L extends RowList>(list: L, id: string, patch: Partial<Plan[L][string]>, words: string): Told {
   return editBench(words, (bench) => {
     const row = bench.plan[list][id]
     return row === undefined ? bench : setAt(bench, `plan.${list}.${id}`, { ...row, ...patch })
@@ -102,7 +103,7 @@ export function editRow<L extends RowList>(list: L, id: string, patch: Partial<P
 }
 
 /** Adds a row behind the others. */
-export function addRow<L extends RowList>(list: L, row: Omit<Plan[L][string], 'order'>, words: string): string | null {
+export function addRow<L extends RowList>(list: L, row: Omit<Plan[L][string], 'order'>, words: string): Told {
   return editBench(words, (bench) => {
     const order = 1 + Math.max(0, ...Object.values(rowsOf(bench, list)).map((it) => it.order))
     return setAt(bench, `plan.${list}.${newId()}`, { ...row, order })
@@ -110,7 +111,7 @@ export function addRow<L extends RowList>(list: L, row: Omit<Plan[L][string], 'o
 }
 
 /** Takes a row away; what waited for it waits no longer. */
-export function removeRow(list: RowList, id: string, words: string): string | null {
+export function removeRow(list: RowList, id: string, words: string): Told {
   return editBench(words, (bench) => {
     const without = setAt(bench, `plan.${list}.${id}`, undefined)
     if (list !== 'tasks' && list !== 'parts') return without
@@ -124,7 +125,7 @@ export function removeRow(list: RowList, id: string, words: string): string | nu
 }
 
 /** Moves a row before or behind its neighbour. */
-export function moveRow(list: RowList, id: string, by: 1 | -1, words: string): string | null {
+export function moveRow(list: RowList, id: string, by: 1 | -1, words: string): Told {
   return editBench(words, (bench) => {
     const rows = Object.entries(rowsOf(bench, list)).sort(([, p], [, q]) => p.order - q.order)
     const at = rows.findIndex(([key]) => key === id)
@@ -136,7 +137,7 @@ export function moveRow(list: RowList, id: string, by: 1 | -1, words: string): s
 }
 
 /** Fills an empty plan with the tasks that are usual for the machine, each behind what must come before. */
-export function takeUsualTasks(): string | null {
+export function takeUsualTasks(): Told {
   return editBench('the usual tasks', (bench) => {
     const { kinematics } = bench.motion
     const { rotary, portable } = bench.plan.goals
@@ -145,23 +146,23 @@ export function takeUsualTasks(): string | null {
   })
 }
 
-/** Sets an empty bench up from what is to be built, one undo step. @returns What stands in the way, or null. */
-export function setUp(wish: Wish): string | null {
+/** Sets an empty bench up from what is to be built, one undo step. @returns What stands in the way. */
+export function setUp(wish: Wish): Told {
   return editBench('what is to be built', (bench) => setUpBench(bench, wish, newId))
 }
 
 /** Adds the way back from a change-over behind the tasks that are there. */
-export function takeWayBack(): string | null {
+export function takeWayBack(): Told {
   return editBench('the way back', (bench) => withTasks(bench, wayBack(), newId))
 }
 
-/** Ticks a task as done now, with its record and pictures; or opens it again. @returns What stands in the way, or null. */
-export async function tickTask(id: string, note: string, pictures: readonly File[] = []): Promise<string | null> {
+/** Ticks a task as done now, with its record and pictures; or opens it again. @returns What stands in the way. */
+export async function tickTask(id: string, note: string, pictures: readonly File[] = []): Promise<Told> {
   const task = useBenchStore.getState().bench?.plan.tasks[id]
-  if (task === undefined) return 'This task is gone.'
+  if (task === undefined) return told('This task is gone.')
   if (task.done !== '') return editRow('tasks', id, { done: '' }, `“${task.name}” opened again`)
-  const refusal = editRow('tasks', id, { done: `${localNow()}:00` }, `“${task.name}” done`)
-  if (refusal !== null) return refusal
+  const edited = editRow('tasks', id, { done: `${localNow()}:00` }, `“${task.name}” done`)
+  if (!isDone(edited)) return edited
   const about = { stage: 'plan', title: task.name, note: note === '' ? task.check : note, redo: '', beneath: [] }
   return keepRecord(about, [], pictures)
 }

@@ -18,7 +18,7 @@ afterAll(() => vi.unstubAllGlobals())
 describe('a program that is dropped on the window', () => {
   it('is read and timed away from the page, and not kept; another machine times it anew', async () => {
     await openProgram(new File([label], 'label.nc'), limits)
-    expect(program()).toMatchObject({ name: 'label.nc', reading: null, refusal: null })
+    expect(program()).toMatchObject({ name: 'label.nc', reading: null, refused: [] })
     const first = program().survey
     expect(first).not.toBeNull()
     await surveyAgain(limits)
@@ -31,8 +31,8 @@ describe('a program that is dropped on the window', () => {
 
   it('that is none is read all the same, with what is wrong and where', async () => {
     await openProgram(new File(['this is a shopping list\nbread, 2\n'], 'list.txt'), limits)
-    const { survey, refusal } = program()
-    expect(refusal).toBeNull()
+    const { survey, refused } = program()
+    expect(refused).toEqual([])
     expect(JSON.stringify(survey)).toMatch(/"line":1/)
   })
 
@@ -40,7 +40,7 @@ describe('a program that is dropped on the window', () => {
     const large = new File([], 'relief.nc')
     Object.defineProperty(large, 'size', { value: 300 * 1024 * 1024 })
     await openProgram(large, limits)
-    expect(program()).toMatchObject({ survey: null, refusal: expect.stringContaining('256 MB') as string })
+    expect(program()).toMatchObject({ survey: null, refused: [{ message: expect.stringContaining('256 MB') as string }] })
   })
 
   it('is given up at once when another is opened, or it is put away', async () => {

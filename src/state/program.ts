@@ -2,18 +2,20 @@ import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import type { Limits } from '../core/planner'
 import type { DrawingView, ProgramSummary, ProgramWorker } from '../workers/program.worker'
+import { DONE, told, type Told } from './told'
 
 /** A program that was dropped on the window: looked at, and not kept with the bench. */
 interface ProgramState {
   readonly name: string
   readonly reading: { readonly lines: number } | null
   readonly survey: ProgramSummary | null
-  readonly refusal: string | null
+  /** Why it could not be read. */
+  readonly refused: Told
   /** Limits it was timed with, as text; another machine means another time. */
   readonly timedWith: string
 }
 
-const NOTHING: ProgramState = { name: '', reading: null, survey: null, refusal: null, timedWith: '' }
+const NOTHING: ProgramState = { name: '', reading: null, survey: null, refused: DONE, timedWith: '' }
 
 export const useProgram = create<ProgramState>()(() => NOTHING)
 
@@ -29,7 +31,7 @@ export async function openProgram(file: File, limits: Limits | null): Promise<vo
   if (file.size > MOST_BYTES) {
     useProgram.setState({
       name: file.name,
-      refusal: `“${file.name}” has more than 256 MB. Split it, or check that it is a program.`,
+      refused: told(`“${file.name}” has more than 256 MB. Split it, or check that it is a program.`),
     })
     return
   }
@@ -60,7 +62,7 @@ async function survey(limits: Limits | null): Promise<void> {
   const mine = open
   if (mine === null) return
   const { name } = mine.file
-  useProgram.setState({ name, reading: { lines: 0 }, refusal: null, timedWith: JSON.stringify(limits) })
+  useProgram.setState({ name, reading: { lines: 0 }, refused: DONE, timedWith: JSON.stringify(limits) })
   try {
     const onProgress = Comlink.proxy((lines: number) => {
       if (open === mine) useProgram.setState({ reading: { lines } })
@@ -68,10 +70,10 @@ async function survey(limits: Limits | null): Promise<void> {
     const done = await mine.remote.survey(mine.file, limits, onProgress)
     if (open !== mine) return
     if (done.ok) useProgram.setState({ survey: done.value, reading: null })
-    else useProgram.setState({ reading: null, refusal: done.findings.map((it) => it.message).join(' ') })
+    else useProgram.setState({ reading: null, refused: done.findings })
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error)
     if (open === mine)
-      useProgram.setState({ reading: null, refusal: `“${name}” could not be read: ${message}. The file is unharmed.` })
+      useProgram.setState({ reading: null, refused: told(`“${name}” could not be read: ${message}. The file is unharmed.`) })
   }
 }

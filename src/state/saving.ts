@@ -14,11 +14,12 @@ import { loadFromStore } from './opening'
 import { swapDrafts } from './session'
 import { stored } from './stored'
 import { held, knownWindow, windowId } from './window'
+import { type Told } from './told'
 
 export const now = (): string => new Date().toISOString()
 
 /** Opens a stored bench into the store, with what was left unsaved of it. @returns What stands in the way; empty when it is open. */
-export async function openBench(id: string): Promise<readonly Finding[]> {
+export async function openBench(id: string): Promise<Told> {
   try {
     // What is being saved may be this very bench, left a moment ago.
     await answered(saving)
@@ -36,7 +37,7 @@ export async function openBench(id: string): Promise<readonly Finding[]> {
 }
 
 /** Shows the bench as it is stored; what was changed here and is not saved is given up. @returns What stands in the way. */
-export async function reloadBench(id: string): Promise<readonly Finding[]> {
+export async function reloadBench(id: string): Promise<Told> {
   const kept = (await leftOf(id)).find((it) => it.window === windowId())
   dropLeft(id, windowId())
   const findings = await openBench(id)

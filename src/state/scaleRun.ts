@@ -23,6 +23,7 @@ import { engineOf } from './evaluate'
 import { newId } from '../data/ids'
 import { keepRecord } from './library'
 import { readStandIn } from './machine'
+import { DONE, isDone, NO_BENCH, reasonOf, told, type Told } from './told'
 
 /** Ids of the axes that scan. */
 export function scanIds(bench: Bench): { readonly x: string; readonly y: string } {
@@ -83,16 +84,16 @@ export function roundedAway(run: RunShape, bench: Bench): Finding | null {
 /** A run that is laid out, and becomes part of the bench once it is burnt, or handed out. */
 export interface RunDraft {
   readonly id: string
-  /** Takes it onto the bench. @returns Why not, or null. */
-  readonly keep: () => string | null
+  /** Takes it onto the bench. @returns Why not. */
+  readonly keep: () => Told
 }
 
 /** Makes a run as planned, with what is in force now. @returns Its id, or what stands in the way. */
 export function makeRun(instrumentId: string): Outcome<string> {
   const draft = draftRun(instrumentId)
   if (!draft.ok) return draft
-  const refusal = draft.value.keep()
-  return refusal === null ? { ok: true, value: draft.value.id, findings: [] } : refused('refused', refusal)
+  const findings = draft.value.keep()
+  return isDone(findings) ? { ok: true, value: draft.value.id, findings } : { ok: false, findings }
 }
 
 /** Lays a run out as planned, with what is in force now. @returns It, or what stands in the way. */
@@ -135,12 +136,12 @@ export function draftRun(instrumentId: string): Outcome<RunDraft> {
     readings: {},
   }
   const id = newId()
-  const keep = (): string | null => editBench('a new scale run', (it) => setAt(it, `calibrate.runs.${id}`, run))
+  const keep = (): Told => editBench('a new scale run', (it) => setAt(it, `calibrate.runs.${id}`, run))
   return { ok: true, value: { id, keep }, findings: [] }
 }
 
 /** Throws a run away; one that is applied stays. Undo brings it back. */
-export function dropRun(runId: string): string | null {
+export function dropRun(runId: string): Told {
   return editBench('a scale run thrown away', (it) =>
     Object.values(it.calibrate.applied).includes(runId) ? it : setAt(it, `calibrate.runs.${runId}`, undefined),
   )
@@ -151,7 +152,7 @@ export function readingPath(runId: string, readingId: string): Path {
 }
 
 /** Enters one reading as typed; nothing typed takes it back. @returns What stands in the way; empty when it stands. */
-export function enterReading(runId: string, def: ReadingDef, typed: string): readonly Finding[] {
+export function enterReading(runId: string, def: ReadingDef, typed: string): Told {
   const { bench } = useBenchStore.getState()
   const run = bench?.calibrate.runs[runId]
   const path = readingPath(runId, def.id)
@@ -168,30 +169,29 @@ export function enterReading(runId: string, def: ReadingDef, typed: string): rea
   if (!read.ok) return read.findings
   const u = standardUncertainty(read.value.doubt)
   const doubt = { kind: 'pooled', u, figure: 'calibrate.scatter', args: [runId] } as const
-  const refusal = setFact(path, { ...read.value, doubt }, def.words)
-  return refusal === null ? read.findings : [{ code: 'refused', severity: 'error', message: refusal }]
+  return [...read.findings, ...setFact(path, { ...read.value, doubt }, def.words)]
 }
 
-/** Takes the readings that are missing with the stand-in's calipers. @returns Why one could not be taken, or null. */
-export async function readRun(runId: string): Promise<string | null> {
+/** Takes the readings that are missing with the stand-in's calipers. @returns Why one could not be taken. */
+export async function readRun(runId: string): Promise<Told> {
   const { bench } = useBenchStore.getState()
   const run = bench?.calibrate.runs[runId]
-  if (run === undefined) return 'This run is gone.'
+  if (run === undefined) return told('This run is gone.')
   for (const def of readingDefs(run).filter((it) => run.readings[it.id] === undefined)) {
     const out = await readStandIn({ from: def.from, to: def.to, over: def.edges === 'over' })
-    if (!out.ok) return `${def.words}: ${out.why}`
-    const [finding] = enterReading(runId, def, `${out.value.toFixed(2)} mm`).filter((it) => it.severity === 'error')
-    if (finding !== undefined) return `${def.words}: ${finding.message}`
+    if (!out.ok) return told(`${def.words}: ${out.why}`)
+    const entered = enterReading(runId, def, `${out.value.toFixed(2)} mm`)
+    if (!isDone(entered)) return told(`${def.words}: ${reasonOf(entered)}`)
   }
-  return null
+  return DONE
 }
 
-/** Lets an axis's steps follow a run, with its record. @returns What stands in the way, or null. */
-export async function applyRun(runId: string, axisId: string): Promise<string | null> {
-  const refusal = editBench('a scale run applied', (it) => setAt(it, `calibrate.applied.${axisId}`, runId))
-  if (refusal !== null) return refusal
+/** Lets an axis's steps follow a run, with its record. @returns What stands in the way. */
+export async function applyRun(runId: string, axisId: string): Promise<Told> {
+  const edited = editBench('a scale run applied', (it) => setAt(it, `calibrate.applied.${axisId}`, runId))
+  if (!isDone(edited)) return edited
   const { bench, records } = useBenchStore.getState()
-  if (bench === null) return 'No bench is open.'
+  if (bench === null) return NO_BENCH
   const letter = bench.motion.axes[axisId]?.letter ?? ''
   const figure = engineOf(bench).withDoubt(calibratedStepsOf, axisId)
   const program = records.filter((it) => it.redo === programRedo('scale run')).at(-1)
@@ -209,7 +209,7 @@ export async function applyRun(runId: string, axisId: string): Promise<string | 
 }
 
 /** Takes an axis off its run again: its steps are those of the drive train. */
-export function unapplyRun(axisId: string): string | null {
+export function unapplyRun(axisId: string): Told {
   return editBench('a scale run no longer applied', (it) => setAt(it, `calibrate.applied.${axisId}`, undefined))
 }
 
@@ -270,13 +270,13 @@ export function programRedo(name: string): string {
   return `Write the program again: ${name}.`
 }
 
-/** Writes down that a program left: it was laid out for the drive train of now. @returns Why not, or null. */
-export function recordHandOut(name: string, how: string): Promise<string | null> {
+/** Writes down that a program left: it was laid out for the drive train of now. @returns Why not. */
+export function recordHandOut(name: string, how: string): Promise<Told> {
   return recordProgram(`Program handed out: ${name}`, how, name)
 }
 
-/** Writes down how a program that was sent over the link came out: burnt, or how far it came. @returns Why not, or null. */
-export function recordBurn(name: string, end: RunEnd): Promise<string | null> {
+/** Writes down how a program that was sent over the link came out: burnt, or how far it came. @returns Why not. */
+export function recordBurn(name: string, end: RunEnd): Promise<Told> {
   const share = (done: number): string => `${Math.floor(done * 100)} %`
   switch (end.kind) {
     case 'burnt':
@@ -294,9 +294,9 @@ export function recordBurn(name: string, end: RunEnd): Promise<string | null> {
 }
 
 /** A program that is out there rests on the drive train. */
-function recordProgram(title: string, note: string, name: string): Promise<string | null> {
+function recordProgram(title: string, note: string, name: string): Promise<Told> {
   const { bench } = useBenchStore.getState()
-  if (bench === null) return Promise.resolve('No bench is open.')
+  if (bench === null) return Promise.resolve(NO_BENCH)
   const { x, y } = scanIds(bench)
   const figures = [x, y].map((id) => {
     const value = shownNumber(engineOf(bench).value(steps, id).result) ?? 0
@@ -306,6 +306,6 @@ function recordProgram(title: string, note: string, name: string): Promise<strin
 }
 
 /** Something that happened and that nothing rests on. */
-function recordEvent(title: string, note: string): Promise<string | null> {
+function recordEvent(title: string, note: string): Promise<Told> {
   return keepRecord({ stage: 'controller', title, note: note.slice(0, 4000), redo: '', beneath: [] }, [], [])
 }

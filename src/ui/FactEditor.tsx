@@ -2,7 +2,7 @@ import { useId, useState, type SyntheticEvent } from 'react'
 import { enterFact, offeredUnit, type Entry, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { printQuantity, unitOf, unitsOf, type Finding } from '../core/units'
-import { dropDraft, keepDraft, setFact, stopEditing, useBenchStore, useSession, type Draft } from '../state'
+import { dropDraft, keepDraft, setFact, stopEditing, useBenchStore, useSession, type Draft, isDone } from '../state'
 import { Findings } from './Findings'
 
 const ORIGINS: readonly { readonly id: Origin; readonly words: string; readonly hint: string }[] = [
@@ -87,9 +87,9 @@ function useDraft({ path, fact, spec, bench }: Edited) {
     event.preventDefault()
     const read = readDraft(draft, spec, bench)
     if (!read.ok) return setFindings(read.findings)
-    const refusal = setFact(path, read.value, labelAt(bench, path))
-    if (refusal === null) abandon()
-    else setFindings([{ code: 'refused', severity: 'error', message: refusal }])
+    const said = setFact(path, read.value, labelAt(bench, path))
+    if (isDone(said)) abandon()
+    else setFindings(said)
   }
   return { draft, findings, change, submit, abandon }
 }

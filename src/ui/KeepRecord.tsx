@@ -1,10 +1,11 @@
 import { useState, type SyntheticEvent } from 'react'
 import { shownNumber, type WithDoubt } from '../core/bench'
 import { sayQuantity } from '../core/units'
-import { keepRecord } from '../state'
+import { keepRecord, DONE, isDone, told } from '../state'
 import { PicturesField } from './PicturesField'
 import { useUnits } from './Quantity'
 import { figureUnit } from './figureUnit'
+import { Findings } from './Findings'
 
 /** Share of a value, or of its own ±, up to which a later change counts as the same. */
 const SAME_SHARE = 0.0005
@@ -27,13 +28,13 @@ function RecordForm({ figure, close }: { readonly figure: WithDoubt; readonly cl
   const [title, setTitle] = useState('')
   const [note, setNote] = useState('')
   const [pictures, setPictures] = useState<readonly File[]>([])
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const value = shownNumber(figure.result) ?? 0
   const submit = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault()
     const words = title.trim()
     if (words === '') {
-      setRefusal('Say what you did with it, such as “typed into the controller”.')
+      setRefused(told('Say what you did with it, such as “typed into the controller”.'))
       return
     }
     const about = {
@@ -43,16 +44,9 @@ function RecordForm({ figure, close }: { readonly figure: WithDoubt; readonly cl
       redo: `Do it again: ${words}.`,
       beneath: [],
     }
-    const problem = await keepRecord(
-      about,
-      [{ id: figure.def.id, args: figure.args, same: Math.abs(value) * SAME_SHARE }],
-      pictures,
-    )
-    if (problem !== null) {
-      setRefusal(problem)
-      return
-    }
-    close()
+    const said = await keepRecord(about, [{ id: figure.def.id, args: figure.args, same: Math.abs(value) * SAME_SHARE }], pictures)
+    if (isDone(said)) close()
+    else setRefused(said)
   }
   return (
     <form className="mt-2 grid gap-2 border-l-2 border-rule pl-3 text-[13px]" onSubmit={(event) => void submit(event)}>
@@ -75,7 +69,7 @@ function RecordForm({ figure, close }: { readonly figure: WithDoubt; readonly cl
         <textarea className="input" rows={2} value={note} onChange={(event) => setNote(event.target.value)} maxLength={4000} />
       </label>
       <PicturesField label="Add pictures" pictures={pictures} change={setPictures} />
-      {refusal !== null && <p role="alert">{refusal}</p>}
+      <Findings findings={refused} />
       <div className="flex gap-2">
         <button type="submit" className="button button-first">
           Write it down

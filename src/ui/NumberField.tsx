@@ -1,4 +1,5 @@
 import { PlainField } from './PlainField'
+import { told, type Told } from '../state'
 
 /** A plain number of a row: a count, a price, a length without ±. A decimal comma is read; what is none is refused in words. */
 export function NumberField(props: {
@@ -16,16 +17,16 @@ export function NumberField(props: {
   readonly caption?: string
   readonly hideLabel?: boolean
   readonly className?: string
-  /** @returns What stands in the way, or null. Null is given where the field is empty and may be. */
-  readonly keep: (value: number | null) => string | null
+  /** @returns What stands in the way. Null is given where the field is empty and may be. */
+  readonly keep: (value: number | null) => Told
 }) {
   const { label, value, whole = false, above = false, signed = false, empty, text, keep, ...look } = props
-  const read = (typed: string): string | null => {
+  const read = (typed: string): Told => {
     if (typed.trim() === '' && empty !== undefined) return keep(null)
     const number = Number(typed.replace(',', '.'))
     const isInRange = signed || (above ? number > 0 : number >= 0)
     const isOne = typed.trim() !== '' && Number.isFinite(number) && (!whole || Number.isInteger(number))
-    return isOne && isInRange ? keep(number) : wanted(props)
+    return isOne && isInRange ? keep(number) : told(wanted(props))
   }
   return (
     <PlainField

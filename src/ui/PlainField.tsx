@@ -1,5 +1,6 @@
 import { useId, useState } from 'react'
 import { Findings } from './Findings'
+import { DONE, isDone, type Told } from '../state'
 
 /** A plain text of the bench (a name, a key, a template): kept on Enter or on leaving; what is refused stays typed. */
 export function PlainField(props: {
@@ -13,18 +14,18 @@ export function PlainField(props: {
   readonly caption?: string
   readonly placeholder?: string
   readonly className?: string
-  /** @returns What stands in the way, or null. */
-  readonly keep: (text: string) => string | null
+  /** @returns What stands in the way. */
+  readonly keep: (text: string) => Told
 }) {
   const { label, value, lines = 1, hideLabel = false, words = false, caption, placeholder, className = '', keep } = props
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const leave = (): void => {
     if (typed === null) return
-    const problem = typed === value ? null : keep(typed)
-    setRefusal(problem)
-    if (problem === null) setTyped(null)
+    const said = typed === value ? DONE : keep(typed)
+    setRefused(said)
+    if (isDone(said)) setTyped(null)
   }
   const shared = {
     id,
@@ -34,7 +35,7 @@ export function PlainField(props: {
     onBlur: leave,
     autoComplete: 'off',
     spellCheck: false,
-    'aria-invalid': refusal !== null,
+    'aria-invalid': !isDone(refused),
   } as const
   return (
     <span className="inline-flex flex-col">
@@ -58,7 +59,7 @@ export function PlainField(props: {
       ) : (
         <textarea {...shared} rows={lines} onChange={(event) => setTyped(event.target.value)} />
       )}
-      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <Findings findings={refused} />
     </span>
   )
 }

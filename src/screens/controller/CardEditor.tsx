@@ -1,7 +1,7 @@
 import { setAt } from '../../core/bench'
 import { cardOf, type Bench } from '../../core/document'
 import { readCard } from '../../core/gcode'
-import { editBench } from '../../state'
+import { editBench, told, type Told } from '../../state'
 import { Findings, PlainField } from '../../ui'
 
 const FIELDS = [
@@ -18,7 +18,7 @@ export function CardEditor({ bench }: { readonly bench: Bench }) {
   const { card } = bench.output
   const whole = cardOf(bench)
   const checked = whole === null ? null : readCard(whole)
-  const keep = (field: string, value: unknown): string | null =>
+  const keep = (field: string, value: unknown): Told =>
     editBench(`the output card’s ${field}`, (it) => setAt(it, `output.card.${field}`, value))
   return (
     <details className="no-print">
@@ -42,14 +42,16 @@ export function CardEditor({ bench }: { readonly bench: Bench }) {
           label="Decimals of coordinates"
           value={String(card.decimals)}
           className="w-24"
-          keep={(text) => (/^[0-6]$/.test(text.trim()) ? keep('decimals', Number(text)) : 'Type a whole number from 0 to 6.')}
+          keep={(text) =>
+            /^[0-6]$/.test(text.trim()) ? keep('decimals', Number(text)) : told('Type a whole number from 0 to 6.')
+          }
         />
         <PlainField
           label="Decimals of the power word"
           value={String(card.powerDecimals)}
           className="w-24"
           keep={(text) =>
-            /^[0-6]$/.test(text.trim()) ? keep('powerDecimals', Number(text)) : 'Type a whole number from 0 to 6.'
+            /^[0-6]$/.test(text.trim()) ? keep('powerDecimals', Number(text)) : told('Type a whole number from 0 to 6.')
           }
         />
         <label className="grid text-[12px] text-second">

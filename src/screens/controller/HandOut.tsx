@@ -13,6 +13,9 @@ import {
   useMachine,
   writeThroughCard,
   type RunDraft,
+  DONE,
+  isDone,
+  type Told,
 } from '../../state'
 import { download, Findings } from '../../ui'
 
@@ -68,9 +71,10 @@ export function HandOut(props: {
 function useWaysOut(name: string, text: string | null, prepare: () => Outcome<RunDraft>) {
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [listed, list] = useState(false)
-  const say = (problem: string | null, finding: Finding | null): void => {
-    const unkept: Finding[] = problem === null ? [] : [{ code: 'not-recorded', severity: 'warning', message: problem }]
-    setFindings([...unkept, ...(finding === null ? [] : [finding])])
+  const say = (unkept: Told, finding: Finding | null): void => {
+    // The program itself went its way; what stays is that it is not written down.
+    const warnings = unkept.map((it): Finding => ({ ...it, code: 'not-recorded', severity: 'warning' }))
+    setFindings([...warnings, ...(finding === null ? [] : [finding])])
   }
   /** Asks for the cautions, then lays out what is to be burnt. */
   const begin = async (): Promise<{ readonly draft: RunDraft; readonly text: string } | null> => {
@@ -84,16 +88,16 @@ function useWaysOut(name: string, text: string | null, prepare: () => Outcome<Ru
     if (begun === null) return
     const end = await runProgram(begun.text, begun.draft.id)
     // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
-    const refusal = end.kind === 'burnt' ? begun.draft.keep() : null
-    const problem = await recordBurn(name, end)
-    say(problem ?? refusal, 'finding' in end ? end.finding : null)
+    const kept = end.kind === 'burnt' ? begun.draft.keep() : DONE
+    const recorded = await recordBurn(name, end)
+    say([...recorded, ...kept], 'finding' in end ? end.finding : null)
   }
   const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
     const begun = await begin()
     if (begun === null) return
-    const refusal = begun.draft.keep()
+    const kept = begun.draft.keep()
     await act(begun.text)
-    say(refusal ?? (await recordHandOut(name, how)), null)
+    say(isDone(kept) ? await recordHandOut(name, how) : kept, null)
   }
   const save = (it: string): void => download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(it), 'text/plain')
   const print = async (): Promise<void> => {

@@ -1,7 +1,7 @@
 import { setAt, type Instrument } from '../../core/bench'
 import { instrument, type Bench } from '../../core/document'
 import { displayUnit, fromCore, parseQuantity, sayQuantity, unitOf } from '../../core/units'
-import { editBench, newId } from '../../state'
+import { editBench, newId, told, type Told } from '../../state'
 import { FactField, PlainField } from '../../ui'
 
 const NUMBERS = [
@@ -67,14 +67,16 @@ function add(count: number): void {
   )
 }
 
-function keepNumber(bench: Bench, id: string, it: Instrument, key: (typeof NUMBERS)[number][0], text: string): string | null {
+function keepNumber(bench: Bench, id: string, it: Instrument, key: (typeof NUMBERS)[number][0], text: string): Told {
   const read = parseQuantity(text, 'length', displayUnit('length', bench.units))
-  if (!read.ok) return read.findings.map(({ message }) => message).join(' ')
+  if (!read.ok) return read.findings
   const { value } = read.value
   const next = { ...it, [key]: value }
-  if (!(next.min >= 0) || !(next.max > next.min)) return 'It must read from 0 or more up to something larger.'
+  if (!(next.min >= 0) || !(next.max > next.min)) return told('It must read from 0 or more up to something larger.')
   if (!(next.resolution > 0) || !(next.u > 0)) {
-    return `It must be more than 0. A caliper of ${sayQuantity(0.01, null, 'mm')} division is good to about ${sayQuantity(0.02, null, 'mm')}.`
+    return told(
+      `It must be more than 0. A caliper of ${sayQuantity(0.01, null, 'mm')} division is good to about ${sayQuantity(0.02, null, 'mm')}.`,
+    )
   }
   return editBench('an instrument', (b) => setAt(b, `instruments.${id}.${key}`, value))
 }

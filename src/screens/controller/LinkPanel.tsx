@@ -10,6 +10,9 @@ import {
   useBenchStore,
   useMachine,
   type ClockRate,
+  DONE,
+  told,
+  isDone,
 } from '../../state'
 import { Findings, Panel } from '../../ui'
 
@@ -63,17 +66,17 @@ function ConnectForm() {
   const [number, setNumber] = useState(() => String(standInNumber(benchId)))
   const [rate, setRate] = useState<ClockRate>(10)
   const [fault, setFault] = useState<StandInFault['kind'] | ''>('')
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const connect = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault()
     const wanted = Number(number)
     if (!Number.isInteger(wanted) || wanted < 1 || wanted > 999_999_999) {
-      setRefusal('The number of a stand-in is a whole one from 1 on. The same number hides the same machine.')
+      setRefused(told('The number of a stand-in is a whole one from 1 on. The same number hides the same machine.'))
       return
     }
-    const problem = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT[fault] ?? IN_A_PROGRAM })
-    setRefusal(problem)
-    if (problem === null) await readSettings()
+    const said = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT[fault] ?? IN_A_PROGRAM })
+    setRefused(said)
+    if (isDone(said)) await readSettings()
   }
   return (
     <form className="mt-2 grid gap-2 text-[13px]" onSubmit={(event) => void connect(event)}>
@@ -113,7 +116,7 @@ function ConnectForm() {
           ))}
         </select>
       </label>
-      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <Findings findings={refused} />
       <button type="submit" className="button mt-1 justify-self-start">
         Connect the stand-in
       </button>

@@ -1,7 +1,7 @@
 import { RAMP } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
 import { fromCore, sayShare } from '../../core/units'
-import { rampOf, setFact, useBenchStore, useMachine } from '../../state'
+import { rampOf, setFact, useBenchStore, useMachine, DONE } from '../../state'
 import { FactField, Panel, Plate, ScaleBar, Sentence, usePlateFrame } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { Head } from './Head'
@@ -136,7 +136,7 @@ export function RampGiven() {
             name="faint ramp"
             steps={ramp.steps}
             bench={bench}
-            prepare={() => ({ ok: true, value: { id: 'ramp', keep: () => null }, findings: [] })}
+            prepare={() => ({ ok: true, value: { id: 'ramp', keep: () => DONE }, findings: [] })}
             burnWords="Burn the ramp"
           />
         )}

@@ -16,6 +16,8 @@ import {
   unapplyRun,
   useMachine,
   useSession,
+  DONE,
+  type Told,
 } from '../../state'
 import { Findings, Panel } from '../../ui'
 import { HandOut } from './HandOut'
@@ -80,15 +82,15 @@ function Count({ read, of }: { readonly read: number; readonly of: number }) {
 function TakeReadings({ runId, missing }: { readonly runId: string; readonly missing: number }) {
   const linked = useMachine((it) => it.link === 'open')
   const here = useMachine((it) => it.burnt === runId && !it.running)
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   if (!linked || missing === 0) return null
   return (
     <div className="no-print pt-2">
-      <button type="button" className="button button-first" disabled={!here} onClick={() => void readRun(runId).then(setProblem)}>
+      <button type="button" className="button button-first" disabled={!here} onClick={() => void readRun(runId).then(say)}>
         Read them with the stand-in’s calipers
       </button>
       {!here && <p className="mt-1 text-[13px] text-second">This run does not lie on the stand-in’s sheet: burn it again.</p>}
-      {problem !== null && <Findings findings={[{ code: 'not-read', severity: 'error', message: problem }]} />}
+      <Findings findings={said} />
     </div>
   )
 }
@@ -160,7 +162,7 @@ function BurnAgain({ run, runId, bench }: { readonly run: ScaleRun; readonly run
       name="scale run"
       steps={scaleRunSteps(run, run.power, run.speed)}
       bench={bench}
-      prepare={() => ({ ok: true, value: { id: runId, keep: () => null }, findings: [] })}
+      prepare={() => ({ ok: true, value: { id: runId, keep: () => DONE }, findings: [] })}
       burnWords="Burn it again"
     />
   )
@@ -186,15 +188,15 @@ function lookedAt(def: ReadingDef, measured: number, run: ScaleRun, bench: Bench
 
 /** Lets the steps of an axis follow the run; says whether its error is proved. */
 function Apply({ bench, run, runId }: { readonly bench: Bench; readonly run: ScaleRun; readonly runId: string }) {
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   const rows = (['x', 'y'] as const).map((axis) => ({ axis, axisId: run.axes[axis] }))
   return (
     <div className="no-print">
       <p className="text-[12px] text-second">What it says</p>
       {rows.map(({ axis, axisId }) => (
-        <ApplyRow key={axis} bench={bench} runId={runId} axis={axis} axisId={axisId} say={setProblem} />
+        <ApplyRow key={axis} bench={bench} runId={runId} axis={axis} axisId={axisId} say={say} />
       ))}
-      {problem !== null && <Findings findings={[{ code: 'not-applied', severity: 'error', message: problem }]} />}
+      <Findings findings={said} />
     </div>
   )
 }
@@ -204,7 +206,7 @@ function ApplyRow(props: {
   readonly runId: string
   readonly axis: 'x' | 'y'
   readonly axisId: string
-  readonly say: (problem: string | null) => void
+  readonly say: (said: Told) => void
 }) {
   const { bench, runId, axis, axisId, say } = props
   const engine = engineOf(bench)

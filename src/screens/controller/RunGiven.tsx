@@ -1,7 +1,7 @@
 import { closingSentence, calibratedStepsOf, sizeError, scaleRunSteps, stepsMargin } from '../../core/calibrate'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession } from '../../state'
+import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession, isDone, type Told } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { useChosenInstrument, useChosenRun, useInstrument } from './chosen'
@@ -94,10 +94,10 @@ function NextRun({ bench }: { readonly bench: Bench }) {
     const made = draftRun(instrumentId)
     if (!made.ok) return made
     const { id, keep } = made.value
-    const keepAndShow = (): string | null => {
-      const refusal = keep()
-      if (refusal === null) useSession.setState({ runId: id })
-      return refusal
+    const keepAndShow = (): Told => {
+      const said = keep()
+      if (isDone(said)) useSession.setState({ runId: id })
+      return said
     }
     return { ...made, value: { id, keep: keepAndShow } }
   }

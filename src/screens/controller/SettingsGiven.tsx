@@ -3,7 +3,17 @@ import { setAt } from '../../core/bench'
 import { lineOfSetting, readListing, SPEED_UNITS, type Listing } from '../../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
 import type { Finding } from '../../core/units'
-import { editBench, engineOf, nameKey, readSettings, takeListing, useBenchStore, useMachine, writeSettings } from '../../state'
+import {
+  editBench,
+  engineOf,
+  nameKey,
+  readSettings,
+  takeListing,
+  useBenchStore,
+  useMachine,
+  writeSettings,
+  told,
+} from '../../state'
 import { ChoiceField, download, FactField, Findings, Panel, PlainField, Sentence } from '../../ui'
 
 /** What is done with all settings at once, how the machine names and takes them, and what the bench says of the beam. */
@@ -181,7 +191,7 @@ function Names({ rows, bench }: { readonly rows: readonly ComparedSetting[]; rea
           keep={(line) =>
             line.includes('{key}') && line.includes('{value}')
               ? editBench('the line that sets a setting', (it) => setAt(it, 'controller.line', line))
-              : 'Put {key} and {value} where they belong in the line.'
+              : told('Put {key} and {value} where they belong in the line.')
           }
         />
         <label className="grid text-[12px] text-second">
@@ -204,7 +214,7 @@ function Names({ rows, bench }: { readonly rows: readonly ComparedSetting[]; rea
             label={setting.label}
             value={key}
             className="w-full"
-            keep={(typed) => (typed.trim() === '' ? 'A setting needs a key.' : nameKey(setting.id, typed.trim()))}
+            keep={(typed) => (typed.trim() === '' ? told('A setting needs a key.') : nameKey(setting.id, typed.trim()))}
           />
         ))}
       </div>

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { lineOfSetting } from '../../core/controller'
 import type { Mark } from '../../core/bench'
 import { choicePath, compareSettings, factPath, type Bench, type ComparedSetting, type Standing } from '../../core/document'
-import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings } from '../../state'
+import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings, DONE } from '../../state'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import type { Finding } from '../../core/units'
 
@@ -126,7 +126,7 @@ function Write({ row }: { readonly row: ComparedSetting }) {
 /** Without a link: the exact line to copy, and the word that it was typed. */
 function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonly bench: Bench; readonly wanted: string }) {
   const [copied, setCopied] = useState(false)
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const line = lineOfSetting(row.setting, wanted, bench.controller)
   return (
     <span className="inline-flex items-baseline justify-end gap-x-3">
@@ -145,11 +145,11 @@ function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonl
         type="button"
         className="link"
         aria-label={`${row.setting.label}: it is typed in`}
-        onClick={() => void confirmTyped(row.setting.id).then(setRefusal)}
+        onClick={() => void confirmTyped(row.setting.id).then(setRefused)}
       >
         Typed in
       </button>
-      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <Findings findings={refused} />
     </span>
   )
 }

@@ -3,7 +3,7 @@ import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { tension } from '../../core/motion'
 import { displayUnit, fromCore, printQuantity, sayQuantity, unitOf } from '../../core/units'
-import { listenTo, useBenchStore, useFigure, useMachine } from '../../state'
+import { listenTo, useBenchStore, useFigure, useMachine, DONE } from '../../state'
 import { FactField, Findings, Panel, Plate, Sentence, usePlateFrame, useUnits } from '../../ui'
 import { axisAt } from './axisAt'
 import { useChosenAxis } from './chosenAxis'
@@ -178,11 +178,11 @@ function Listen(props: { readonly bench: Bench; readonly axisId: string; readonl
   const { bench, axisId, side, words } = props
   const linked = useMachine((it) => it.link === 'open')
   const [state, setState] = useState<'idle' | 'listening'>('idle')
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   const listen = async (at: 'microphone' | 'stand-in'): Promise<void> => {
     setState('listening')
-    setProblem(null)
-    setProblem(await listenTo(bench, { axisId, side }, at))
+    say(DONE)
+    say(await listenTo(bench, { axisId, side }, at))
     setState('idle')
   }
   return (
@@ -198,7 +198,7 @@ function Listen(props: { readonly bench: Bench; readonly axisId: string; readonl
         )}
         {state === 'listening' && <p role="status">Listening: pluck it now, once.</p>}
       </div>
-      {problem !== null && <Findings findings={[{ code: 'no-tone', severity: 'warning', message: problem }]} />}
+      <Findings findings={said} />
     </div>
   )
 }

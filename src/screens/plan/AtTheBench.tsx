@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { localAfter, runTime, type CalendarTask } from '../../core/schedule'
-import { planNow, useBenchStore, useNow, useSession } from '../../state'
+import { planNow, useBenchStore, useNow, useSession, DONE } from '../../state'
 import { Findings } from '../../ui'
 import { OtherSteps } from './OtherSteps'
 import { Step } from './Step'
@@ -10,7 +10,7 @@ import { sayDay, sayMinutes } from './taskWords'
 export function AtTheBench() {
   const bench = useBenchStore((it) => it.bench)
   const chosen = useSession((it) => it.stepId)
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   const now = useNow()
   if (bench === null) return null
   const planned = planNow(bench, now)
@@ -30,7 +30,7 @@ export function AtTheBench() {
           {sayDay(localAfter(first, until).slice(0, 10))}, another {sayMinutes(Math.ceil(until - nowMin))}.
         </p>
       ))}
-      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <Findings findings={refused} />
       {step !== undefined && (
         <Step
           key={step.id}
@@ -38,7 +38,7 @@ export function AtTheBench() {
           bench={bench}
           place={`step ${tasks.length - open.length + 1} of ${tasks.length}`}
           quietInMin={planned.quietInMin}
-          refused={setRefusal}
+          refused={setRefused}
         />
       )}
       {step === undefined && open.length > 0 && (
@@ -52,7 +52,7 @@ export function AtTheBench() {
           {tasks.length === 0 ? 'No task yet. Take the usual ones on Schedule.' : 'Every task is done.'}
         </p>
       )}
-      <OtherSteps bench={bench} planned={planned} inHand={step?.id ?? null} refused={setRefusal} />
+      <OtherSteps bench={bench} planned={planned} inHand={step?.id ?? null} refused={setRefused} />
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { LENGTHS } from '../../core/fasteners'
 import type { PlanBagItem, PlanJoint } from '../../core/schedule'
-import { editRow, removeRow, useBenchStore, useRows } from '../../state'
+import { editRow, removeRow, useBenchStore, useRows, type Told } from '../../state'
 import { NumberField, Panel, TakeAway } from '../../ui'
 import { Belongs } from './Belongs'
 import { JointRow } from './JointRow'
@@ -48,7 +48,7 @@ export function Fasteners() {
 
 /** One kind of screw in the bag, and how many of it were counted. */
 function BagRow({ id, item }: { readonly id: string; readonly item: PlanBagItem }) {
-  const patch = (change: Partial<PlanBagItem>): string | null => editRow('bag', id, change, 'the bag')
+  const patch = (change: Partial<PlanBagItem>): Told => editRow('bag', id, change, 'the bag')
   const lengths = [...new Set([...LENGTHS, item.lengthMm])].sort((p, q) => p - q)
   return (
     <li className="flex flex-wrap items-center gap-3 border-b border-rule py-1 text-[13px]">

@@ -1,16 +1,16 @@
 import { useState } from 'react'
 import { setAt } from '../../core/bench'
 import { WEEKDAYS } from '../../core/schedule'
-import { editBench, useBenchStore } from '../../state'
+import { editBench, useBenchStore, DONE } from '../../state'
 import { Findings, Panel } from '../../ui'
 
 /** When there is time, and when it must be quiet. */
 export function FreeTime() {
   const bench = useBenchStore((it) => it.bench)
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState(DONE)
   if (bench === null) return null
   const change = (path: string, value: string): void =>
-    setRefusal(editBench('the free time', (it) => setAt(it, `plan.${path}`, value)))
+    setRefused(editBench('the free time', (it) => setAt(it, `plan.${path}`, value)))
   const pair = (path: string, { from, to }: { readonly from: string; readonly to: string }, name: string) => (
     <span className="flex items-center gap-2">
       <input
@@ -44,7 +44,7 @@ export function FreeTime() {
           {pair('quiet', bench.plan.quiet, 'quiet hours')}
         </div>
       </div>
-      {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+      <Findings findings={refused} />
     </Panel>
   )
 }

@@ -1,12 +1,12 @@
 import { INTO } from '../../core/fasteners'
 import type { PlanJoint } from '../../core/schedule'
-import { editRow, removeRow } from '../../state'
+import { editRow, removeRow, type Told } from '../../state'
 import { NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 import { Threads } from './Threads'
 
 /** A joint: how many screws, of which thread, through what, into what. */
 export function JointRow({ id, joint }: { readonly id: string; readonly joint: PlanJoint }) {
-  const patch = (change: Partial<PlanJoint>): string | null => editRow('joints', id, change, `“${joint.name}”`)
+  const patch = (change: Partial<PlanJoint>): Told => editRow('joints', id, change, `“${joint.name}”`)
   return (
     <li className="flex flex-wrap items-end gap-x-2.5 gap-y-1 border-b border-rule py-1.5 text-[13px]" data-joint={joint.name}>
       <PlainField

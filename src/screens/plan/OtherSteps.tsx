@@ -1,5 +1,5 @@
 import type { Bench } from '../../core/document'
-import { tickTask, useSession, type PlannedNow } from '../../state'
+import { tickTask, useSession, type PlannedNow, type Told } from '../../state'
 import { Panel } from '../../ui'
 import { sayMinutes, taskStanding } from './taskWords'
 
@@ -8,7 +8,7 @@ export function OtherSteps(props: {
   readonly bench: Bench
   readonly planned: PlannedNow
   readonly inHand: string | null
-  readonly refused: (message: string | null) => void
+  readonly refused: (said: Told) => void
 }) {
   const { bench, planned, inHand, refused } = props
   const rows = Object.entries(bench.plan.tasks)

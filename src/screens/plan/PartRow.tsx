@@ -1,6 +1,6 @@
 import type { PlanPart } from '../../core/schedule'
 import { displayUnit, parseQuantity, sayExact, unitOf } from '../../core/units'
-import { editRow, removeRow } from '../../state'
+import { editRow, removeRow, type Told } from '../../state'
 import { NumberField, PlainField, SelectOf, TakeAway, useUnits } from '../../ui'
 
 /** Columns on a wide sheet; on a narrow one the fields of a part flow. */
@@ -32,7 +32,7 @@ const SELECT = 'min-h-8 w-28 py-0.5 tabular:w-full'
 
 /** One part of the list: how many, what one costs, where it stands, and what of the machine is cut from it. */
 export function PartRow({ id, part }: { readonly id: string; readonly part: PlanPart }) {
-  const patch = (change: Partial<PlanPart>): string | null => editRow('parts', id, change, `“${part.name}”`)
+  const patch = (change: Partial<PlanPart>): Told => editRow('parts', id, change, `“${part.name}”`)
   return (
     <li
       className={`keep-together flex flex-wrap items-start gap-y-1 border-b border-rule py-1.5 text-[13px] ${COLUMNS}`}
@@ -107,7 +107,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
 }
 
 /** How long one belt is, in the bench's unit or the one that is typed. */
-function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (lengthMm: number) => string | null }) {
+function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (lengthMm: number) => Told }) {
   const unit = displayUnit('length', useUnits())
   return (
     <PlainField
@@ -119,7 +119,7 @@ function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (
       keep={(text) => {
         if (text.trim() === '') return keep(0)
         const read = parseQuantity(text, 'length', unit)
-        return read.ok ? keep(read.value.value) : (read.findings[0]?.message ?? 'Type a length.')
+        return read.ok ? keep(read.value.value) : read.findings
       }}
     />
   )

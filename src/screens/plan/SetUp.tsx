@@ -35,8 +35,8 @@ export function SetUp() {
       setFindings(read.findings)
       return
     }
-    const refusal = setUp({ kinematics, build, materials, rotary, portable, ...read.value })
-    setFindings(refusal === null ? [] : [{ code: 'refused', severity: 'error', message: refusal }])
+    const said = setUp({ kinematics, build, materials, rotary, portable, ...read.value })
+    setFindings(said)
   }
   const field = (key: keyof Typed, label: string) => (
     <input

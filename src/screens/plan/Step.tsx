@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
-import { tickTask, useSession, type StepDraft } from '../../state'
+import { tickTask, useSession, type StepDraft, isDone, type Told } from '../../state'
 import { PicturesField } from '../../ui'
 import { sayMinutes } from './taskWords'
 
@@ -13,7 +13,7 @@ export function Step(props: {
   /** How far the run is, in words. */
   readonly place: string
   readonly quietInMin: number
-  readonly refused: (message: string | null) => void
+  readonly refused: (said: Told) => void
 }) {
   const { id, bench, place, quietInMin, refused } = props
   const key = `${bench.id} ${id}`
@@ -24,9 +24,11 @@ export function Step(props: {
   const draft = (change: Partial<StepDraft>): void =>
     useSession.setState(({ stepDrafts }) => ({ stepDrafts: { ...stepDrafts, [key]: { note, pictures, ...change } } }))
   const finish = async (): Promise<void> => {
-    const refusal = await tickTask(id, noteOf(note, task.check, begun), pictures)
-    refused(refusal === null ? null : `${refusal} What you noted is kept: open the step again, and it stands there.`)
-    if (refusal === null) draft(NOTHING)
+    const said = await tickTask(id, noteOf(note, task.check, begun), pictures)
+    refused(
+      said.map((it) => ({ ...it, message: `${it.message} What you noted is kept: open the step again, and it stands there.` })),
+    )
+    if (isDone(said)) draft(NOTHING)
   }
   return (
     <section aria-label="The step in hand">

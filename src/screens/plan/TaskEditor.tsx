@@ -1,6 +1,6 @@
 import type { Bench } from '../../core/document'
 import type { PlanTask } from '../../core/schedule'
-import { editRow, moveRow, removeRow, type PlannedNow } from '../../state'
+import { editRow, moveRow, removeRow, type PlannedNow, type Told, told } from '../../state'
 import { PlainField } from '../../ui'
 import { sayPlanned } from './taskWords'
 
@@ -13,10 +13,10 @@ export function TaskEditor(props: {
 }) {
   const { id, task, bench, planned } = props
   const standing = sayPlanned(id, planned)
-  const patch = (change: Partial<PlanTask>): string | null => editRow('tasks', id, change, `“${task.name}”`)
+  const patch = (change: Partial<PlanTask>): Told => editRow('tasks', id, change, `“${task.name}”`)
   const minutes = (key: 'workMin' | 'waitMin', unit: number) => (text: string) => {
     const value = Math.round(Number(text.replace(',', '.')) * unit)
-    return text.trim() !== '' && value >= 0 ? patch({ [key]: value }) : 'Type a number, 0 or more.'
+    return text.trim() !== '' && value >= 0 ? patch({ [key]: value }) : told('Type a number, 0 or more.')
   }
   const { tasks, parts } = bench.plan
   const others = Object.entries(tasks).filter(([it]) => it !== id)
@@ -85,7 +85,7 @@ function Links(props: {
   readonly words: string
   readonly all: readonly (readonly [string, string])[]
   readonly taken: Readonly<Record<string, true>>
-  readonly change: (taken: Record<string, true>) => string | null
+  readonly change: (taken: Record<string, true>) => Told
 }) {
   const { words, all, taken, change } = props
   const left = all.filter(([key]) => taken[key] === undefined)

@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { worstMark } from '../../core/bench'
 import type { Finding, Outcome } from '../../core/units'
-import { belongings, removeBench, type BenchSummary } from '../../state'
-import { exportBench, takeOutRaw, VerdictMark } from '../../ui'
+import { belongings, DONE, isDone, removeBench, type BenchSummary, type Told } from '../../state'
+import { exportBench, takeOutRaw, VerdictMark, Findings } from '../../ui'
 
 /** The benches of this browser, last worked on first, each to be opened, exported or deleted. */
 export function BenchList(props: {
@@ -14,12 +14,9 @@ export function BenchList(props: {
   const { list, refresh, report } = props
   const [removed, setRemoved] = useState<{ readonly name: string; readonly restore: () => Promise<Outcome<string>> } | null>(null)
   const remove = async ({ id, name }: BenchSummary): Promise<void> => {
-    try {
-      const restore = await removeBench(id)
-      setRemoved(restore === null ? null : { name, restore })
-    } catch (error) {
-      say(`“${name}” could not be deleted: ${error instanceof Error ? error.message : String(error)}.`)
-    }
+    const removal = await removeBench(id)
+    report(removal.findings)
+    if (removal.ok) setRemoved(removal.value === null ? null : { name, restore: removal.value })
     refresh()
   }
   /** Until it is back, the way back stays. */
@@ -29,8 +26,6 @@ export function BenchList(props: {
     if (back.ok) setRemoved(null)
     refresh()
   }
-  const say = (problem: string | null): void =>
-    report(problem === null ? [] : [{ code: 'export', severity: 'error', message: problem }])
   return (
     <>
       {removed !== null && (
@@ -46,7 +41,7 @@ export function BenchList(props: {
       )}
       <ul className="m-0 list-none p-0">
         {list.map((bench) => (
-          <Row key={bench.id} bench={bench} remove={() => void remove(bench)} exported={say} />
+          <Row key={bench.id} bench={bench} remove={() => void remove(bench)} exported={report} />
         ))}
       </ul>
     </>
@@ -54,15 +49,15 @@ export function BenchList(props: {
 }
 
 /** One that cannot be read here is taken out as it is stored. */
-async function exportListed(id: string): Promise<string | null> {
-  const problem = await exportBench(id)
-  return problem === null ? null : takeOutRaw(id)
+async function exportListed(id: string): Promise<Told> {
+  const said = await exportBench(id)
+  return isDone(said) ? said : takeOutRaw(id)
 }
 
 /** What goes with a bench that is deleted, and whether it can be read here at all. */
 function WhatIsLost({ id }: { readonly id: string }) {
   const [lost, setLost] = useState<Awaited<ReturnType<typeof belongings>>>(null)
-  const [problem, setProblem] = useState<string | null>(null)
+  const [said, say] = useState(DONE)
   useEffect(() => void belongings(id).then(setLost), [id])
   if (lost === null) return <span>Delete it with its records?</span>
   const of = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`
@@ -73,10 +68,11 @@ function WhatIsLost({ id }: { readonly id: string }) {
         <>
           {' '}
           This Fine Kerf cannot read it.{' '}
-          <button type="button" className="link" onClick={() => void takeOutRaw(id).then(setProblem)}>
+          <button type="button" className="link" onClick={() => void takeOutRaw(id).then(say)}>
             Take it out as a file first
           </button>
-          . {problem}
+          .
+          <Findings findings={said} />
         </>
       )}
     </span>
@@ -90,7 +86,7 @@ function Row({
 }: {
   readonly bench: BenchSummary
   readonly remove: () => void
-  readonly exported: (problem: string | null) => void
+  readonly exported: (said: Told) => void
 }) {
   const [asking, setAsking] = useState(false)
   const marks = Object.values(bench.marks).filter((it) => it !== null)

@@ -9,7 +9,7 @@ import { ProgramPlate } from './ProgramPlate'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
 export function Work() {
-  const { name, reading, survey, refusal } = useProgram()
+  const { name, reading, survey, refused } = useProgram()
   const bench = useBenchStore((it) => it.bench)
   useReworkedLimits(bench)
   if (bench === null) return null
@@ -21,7 +21,7 @@ export function Work() {
           <strong className="font-[650]">Artwork is not built yet.</strong> Operations, scans and the simulated burn come with it.
           A G-code program from elsewhere can be looked at already: drop it anywhere on this window, or choose it.
         </p>
-        {refusal !== null && <Findings findings={[{ code: 'refused', severity: 'error', message: refusal }]} />}
+        <Findings findings={refused} />
         <div className="mt-4">
           {reading === null ? <ChooseProgram bench={bench} /> : <Reading name={name} lines={reading.lines} />}
         </div>

@@ -47,6 +47,8 @@ try {
   const tree = new Tree()
   const left = make(tree, name, optionsOf(rest))
   tree.save()
+  const written = [...tree.files().keys()].filter((path) => !path.endsWith('.md'))
+  execFileSync('node', ['node_modules/prettier/bin/prettier.cjs', '--write', '--log-level', 'warn', ...written])
   for (const path of tree.files().keys()) console.log(`  ${path}`)
   console.log(left)
 } catch (error) {

@@ -51,6 +51,7 @@ function addStep(tree: Tree, domain: string, slice: string, version: number, at:
   const file = `src/core/${domain}/migrations.ts`
   const unit = options['unit'] ?? 'mm'
   const set = `withAt(slice, '${at}', thenBlank('${unit}'))`
+  if (!tree.has(file)) firstMigrations(tree, domain, slice)
   tree.change(file, (text) => {
     const open = new RegExp(`(to: ${version},[\\s\\S]*?up: \\(slice\\) => )(withAt\\()(slice)(,)`)
     if (open.test(text)) return text.replace(open, `$1$2${set}$4`)
@@ -58,6 +59,19 @@ function addStep(tree: Tree, domain: string, slice: string, version: number, at:
     const step = `  {\n    to: ${version},\n    why: 'TODO: why ${slice} got ${at}',\n    up: (slice) => ${set},\n  },\n]`
     return named.replace(/\n\](?=\n|$)/, `\n${step}`)
   })
+}
+
+/** The list of steps of a slice that had none yet, listed where those of the others are. */
+function firstMigrations(tree: Tree, domain: string, slice: string): void {
+  const list = 'src/core/document/migrations.ts'
+  const name = `${slice}Migrations`
+  tree.add(
+    `src/core/${domain}/migrations.ts`,
+    `import { type Migration } from '../bench'\n\nexport const ${name}: readonly Migration[] = [\n]\n`,
+  )
+  tree.insertAfter(`src/core/${domain}/index.ts`, /^export \* from '\.\/[a-m]/, `export * from './migrations'`)
+  tree.insertAfter(list, /^import \{ \w+Migrations \} from/, `import { ${name} } from '../${domain}'`)
+  tree.insertAfter(list, /^ {2}\w+: \w+Migrations,/, `  ${slice}: ${name},`)
 }
 
 function importing(text: string, name: string): string {

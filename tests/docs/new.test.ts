@@ -32,6 +32,17 @@ describe('what npm run new writes', () => {
       ['src/core/schedule/slice.ts', 'src/core/schedule/migrations.ts', 'src/core/document/bench.ts'],
     ],
     [
+      'the first fact that comes to a slice, with its list of steps',
+      (tree) => newFact(tree, 'optics.divergence', { after: 'spotY' }, false),
+      [
+        'src/core/optics/slice.ts',
+        'src/core/optics/migrations.ts',
+        'src/core/optics/index.ts',
+        'src/core/document/migrations.ts',
+        'src/core/document/bench.ts',
+      ],
+    ],
+    [
       'a figure of each axis, with its failing test and its line in the README',
       (tree) => newFigure(tree, 'optics.spotArea', { of: 'anAxis' }),
       ['src/core/optics/figures.ts', 'src/core/optics/README.md', 'tests/reference/optics.test.ts'],

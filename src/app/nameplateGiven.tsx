@@ -38,7 +38,7 @@ export function EyewearGiven() {
     <>
       <p className="text-[15px] leading-[1.85]">
         The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
-        at the wavelength of your diode.
+        at the wavelength of your diode, its label the scale number LB <FactField path="safety.eyewearScale" place="nameplate" />.
       </p>
       <Verdicts stage="safety" />
       <FigureRow def={densityWatching} args={[]} />

@@ -5,6 +5,7 @@ import { electricalMigrations } from '../electrical'
 import { outputMigrations } from '../gcode'
 import { motionMigrations } from '../motion'
 import { planMigrations } from '../schedule'
+import { safetyMigrations } from '../safety'
 import { accepted, refused, type Finding, type Outcome } from '../units'
 import { BENCH_VERSION, type Bench } from './bench'
 import { benchSchema } from './schema'
@@ -17,6 +18,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   calibrate: calibrateMigrations,
   output: outputMigrations,
   plan: planMigrations,
+  safety: safetyMigrations,
 }
 
 /** A bench one version on: what concerns all of it first, then each slice by its own step, from the bench as it was. */

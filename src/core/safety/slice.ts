@@ -12,6 +12,16 @@ export const safetyShape = group(
       assume: { value: 0, halfWidth: 0 },
       how: 'From the certificate, at the wavelength of the diode. Colour proves nothing; without a certificate it is 0.',
     }),
+    eyewearScale: fact({
+      label: 'Scale number of your eyewear at this wavelength',
+      quantity: 'count',
+      cell: 'eyewear',
+      min: 0,
+      max: 10,
+      whole: true,
+      assume: { value: 0, halfWidth: 0 },
+      how: 'The n of LB n on its label, behind a D and a range that holds the wavelength of the diode. A label without one is 0.',
+    }),
   },
   { stage: 'safety' },
 )

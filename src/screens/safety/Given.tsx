@@ -7,7 +7,8 @@ export function EyewearGiven() {
       <Panel title="Given, beam and eyewear">
         <Sentence>
           The diode gives <FactField path="optics.power" /> of optical power at <FactField path="optics.wavelength" />. The
-          certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" /> at that wavelength.
+          certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" /> at that wavelength;
+          its label names the scale number LB <FactField path="safety.eyewearScale" /> there.
         </Sentence>
         <p className="mt-1 max-w-[46rem] text-[13px] text-second">
           Density counts only where a certificate names the wavelength; a coloured plastic is none. Eyewear is for what comes back

@@ -23,7 +23,10 @@ ${of === undefined ? '' : `  of: ${of},\n`}  label: '${options['label'] ?? capit
 })
 `,
   )
-  tree.insertAfter(`src/core/${domain}/README.md`, /^- \*\*Symbols\*\*/, `- **${name}**: TODO, one sentence with its symbols.`)
+  tree.change(`src/core/${domain}/README.md`, (text) =>
+    // Behind the whole of the symbols, which may take several lines.
+    text.replace(/^- \*\*Symbols\*\*.*(?:\n {2}.*)*/m, (item) => `${item}\n- **${name}**: TODO, one sentence with its symbols.`),
+  )
   addTest(tree, domain, name, id)
   return `${id} stands in ${file}. By hand: formula, symbols, source and work there, its number in tests/reference/${domain}.test.ts, and <FigureRow def={${name}} …/> on its part. Then: npm run freeze.`
 }
@@ -32,9 +35,10 @@ function addTest(tree: Tree, domain: string, name: string, id: string): void {
   const file = `tests/reference/${domain}.test.ts`
   if (!tree.has(file))
     tree.add(file, `import { expect, it } from 'vitest'\nimport { emptyBench, engineFor } from '../../src/core/document'\n`)
+  const uses = `import { emptyBench, engineFor } from '../../src/core/document'\n`
   tree.change(
     file,
-    (text) => `${text.trimEnd()}
+    (text) => `${/\bemptyBench\b/.test(text) ? '' : uses}${text.trimEnd()}
 
 it('${name}: TODO, where the expected number comes from', () => {
   const bench = emptyBench('b', 'Bare', '2026-01-01T00:00:00.000Z')

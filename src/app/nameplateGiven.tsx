@@ -1,4 +1,4 @@
-import { densityGlance, densityWatching, limitWatching } from '../core/safety'
+import { densityGlance, densityWatching, limitWatching, scaleNeeded } from '../core/safety'
 import { FactField, FigureRow, Verdicts } from '../ui'
 
 /** What the cell of the spot opens. */
@@ -39,11 +39,13 @@ export function EyewearGiven() {
       <p className="text-[15px] leading-[1.85]">
         The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
         at the wavelength of your diode, its label the scale number LB <FactField path="safety.eyewearScale" place="nameplate" />.
+        The beam may meet it <FactField path="safety.beamAtEyewear" place="nameplate" /> across.
       </p>
       <Verdicts stage="safety" />
       <FigureRow def={densityWatching} args={[]} />
       <FigureRow def={densityGlance} args={[]} />
       <FigureRow def={limitWatching} args={[]} />
+      <FigureRow def={scaleNeeded} args={[]} />
       <p className="mt-2 text-[13px] text-second">
         A coloured plastic is no laser window until a certificate gives its optical density at the wavelength. Local rules,
         certified eyewear and licensed practice come first.

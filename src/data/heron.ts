@@ -141,7 +141,11 @@ export function heron(id = 'heron'): BenchBundle {
       spotY: stated(0.11, '0.11', 'mm', 0.02, 'assumed'),
     },
     plan: heronPlan(blank.plan),
-    safety: { eyewearDensity: stated(6, '6', 'OD', 0), eyewearScale: stated(6, '6', 'count', 0) },
+    safety: {
+      eyewearDensity: stated(6, '6', 'OD', 0),
+      eyewearScale: stated(6, '6', 'count', 0),
+      beamAtEyewear: stated(2.5, '2.5', 'mm', 0.5),
+    },
   }
   return { bench, records: heronRecords(id), files: [] }
 }

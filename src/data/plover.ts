@@ -105,7 +105,11 @@ export function plover(id = 'plover'): BenchBundle {
       spotX: given(0.09, '0.09', 'mm', 0.02, 'assumed'),
       spotY: given(0.12, '0.12', 'mm', 0.02, 'assumed'),
     },
-    safety: { eyewearDensity: given(6, '6', 'OD', 0), eyewearScale: given(6, '6', 'count', 0) },
+    safety: {
+      eyewearDensity: given(6, '6', 'OD', 0),
+      eyewearScale: given(6, '6', 'count', 0),
+      beamAtEyewear: given(2.5, '2.5', 'mm', 0.5),
+    },
     plan: {
       ...blank.plan,
       build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },

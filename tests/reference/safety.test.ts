@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { emptyBench, engineFor, judgeAll, type Bench } from '../../src/core/document'
 import { correctionFactors, densityToAskFor, exposureLimit, requiredDensity, scaleNumber } from '../../src/core/safety'
 
 describe('exposure limits, IEC 60825-1:2014 tables A.1 and A.2 (from memory)', () => {
@@ -70,4 +71,25 @@ describe('optical density to watch and to glance (7 mm pupil)', () => {
     expect(scaleNumber(5.5, 0.002)).toBe(6)
     expect(scaleNumber(0.001, 0.007)).toBe(1)
   })
+})
+
+// EN 207:2017, table 1 (from memory): LB 6 is tested with 10⁷ W/m², LB 5 with 10⁶; 5.5 W over 2 mm are 1.75·10⁶ W/m².
+it('the scale number lies between those whose test beams are weaker and stronger; a label without one is a stop', () => {
+  const bench = emptyBench('b', 'Bare', '2026-01-01T00:00:00.000Z')
+  const exact = { typed: '', typedUnit: 'W', origin: 'stated', doubt: { kind: 'exact' } } as const
+  const lit = (scale: number): Bench => ({
+    ...bench,
+    optics: { ...bench.optics, power: { ...exact, value: 5.5 }, wavelength: { ...exact, value: 455 } },
+    safety: {
+      ...bench.safety,
+      eyewearScale: { ...bench.safety.eyewearScale, value: scale },
+      beamAtEyewear: { ...exact, value: 2 },
+    },
+  })
+  const needed = engineFor(lit(0)).byId('safety.scaleNeeded', []).result
+  expect(needed).toEqual({ known: true, value: expect.closeTo(5 + Math.log10(1.7507), 4) as number })
+  const marks = [0, 5, 6].map(
+    (scale) => judgeAll(engineFor(lit(scale)), 'safety').find((it) => it.def.id === 'safety.eyewearWithstands')?.mark,
+  )
+  expect(marks).toEqual(['stop', 'stop', 'good'])
 })

@@ -75,6 +75,20 @@ export function densityToAskFor(density: number, expanded: number): number {
 }
 
 /**
+ * What the scale number of EN 207 must reach so that the filter withstands a continuous beam for 5 s: log₁₀(4P/πd²) − 1.
+ * @param powerW W; more than 0. @param diameterM Beam at the filter, m; more than 0.
+ * @returns The n of LB n, not rounded; what is bought is a whole number, this or more.
+ * @throws {RangeError} where one of them is not more than 0.
+ * Valid: continuous (D). Source: EN 207:2017, table 1: LB n withstands 10^(n+1) W/m² in 315…1400 nm (from memory).
+ * @example scaleReached(5.5, 0.002) // 5.243
+ */
+export function scaleReached(powerW: number, diameterM: number): number {
+  requireInRange('powerW', powerW, Number.MIN_VALUE, Number.MAX_VALUE, 'W')
+  requireInRange('diameterM', diameterM, Number.MIN_VALUE, Number.MAX_VALUE, 'm')
+  return Math.log10((4 * powerW) / (Math.PI * diameterM ** 2)) - 1
+}
+
+/**
  * Lowest EN 207 scale number that withstands a continuous beam for 5 s: ⌈log₁₀(4P/πd²) − 1⌉.
  * @param powerW W; more than 0. @param diameterM Beam at the filter, m; more than 0.
  * @returns The n of LB n; 1 or more.
@@ -84,7 +98,5 @@ export function densityToAskFor(density: number, expanded: number): number {
  * @example scaleNumber(5.5, 0.002) // 6
  */
 export function scaleNumber(powerW: number, diameterM: number): number {
-  requireInRange('powerW', powerW, Number.MIN_VALUE, Number.MAX_VALUE, 'W')
-  requireInRange('diameterM', diameterM, Number.MIN_VALUE, Number.MAX_VALUE, 'm')
-  return Math.max(1, Math.ceil(Math.log10((4 * powerW) / (Math.PI * diameterM ** 2)) - 1 - 1e-9))
+  return Math.max(1, Math.ceil(scaleReached(powerW, diameterM) - 1e-9))
 }

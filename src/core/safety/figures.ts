@@ -1,6 +1,6 @@
 import { figureOf, type View } from '../bench'
 import type { OpticsBench } from '../optics'
-import { exposureLimit, requiredDensity } from './exposure'
+import { exposureLimit, requiredDensity, scaleReached } from './exposure'
 import type { SafetyBench } from './slice'
 
 export type SafetyView = OpticsBench & SafetyBench
@@ -10,6 +10,8 @@ const figure = figureOf<SafetyView>()
 const WATCHING = 100
 const BLINK = 0.25
 const NO_BLINK = 10
+/** Metres in a millimetre. */
+const MM = 1e-3
 const STANDARD = 'IEC 60825-1:2014, tables A.1 and A.2 (from memory); continuous, point source.'
 const PUPIL = 'IEC 60825-1:2014: whole beam through a 7 mm pupil (from memory). A pulsed beam counts with its peak power.'
 
@@ -71,4 +73,26 @@ export const eyewearMargin = figure({
   source: 'By definition; 0 is the limit.',
   doubt: 'nudge',
   work: (view): number => view.bench.safety.eyewearDensity - view.figure(densityWatching),
+})
+
+export const scaleNeeded = figure({
+  id: 'safety.scaleNeeded',
+  label: 'Scale number that withstands the beam',
+  quantity: 'ratio',
+  formula: 'n = \\log_{10}\\dfrac{4\\,\\v{P}}{\\pi\\,\\v{d}^2} - 1',
+  symbols: { P: 'optics.power', d: 'safety.beamAtEyewear' },
+  source: 'EN 207:2017, table 1: LB n withstands 10^(n+1) W/m² of a continuous beam for 5 s, 315…1400 nm (from memory).',
+  doubt: 'nudge',
+  work: (view): number => scaleReached(view.bench.optics.power, view.bench.safety.beamAtEyewear * MM),
+})
+
+export const scaleMargin = figure({
+  id: 'safety.scaleMargin',
+  label: 'Scale number of the eyewear beyond what is needed',
+  quantity: 'ratio',
+  formula: 'm = \\v{n_e} - \\v{n}',
+  symbols: { n_e: 'safety.eyewearScale', n: '=safety.scaleNeeded' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work: (view): number => view.bench.safety.eyewearScale - view.figure(scaleNeeded),
 })

@@ -22,6 +22,15 @@ export const safetyShape = group(
       assume: { value: 0, halfWidth: 0 },
       how: 'The n of LB n on its label, behind a D and a range that holds the wavelength of the diode. A label without one is 0.',
     }),
+    beamAtEyewear: fact({
+      label: 'Beam where it may meet the eyewear, across',
+      quantity: 'length',
+      cell: 'eyewear',
+      min: 0.01,
+      max: 100,
+      assume: { value: 2, halfWidth: 1 },
+      how: 'The narrowest that it can be there: as it leaves the lens, or thrown back by something bright. Narrower asks for more.',
+    }),
   },
   { stage: 'safety' },
 )

@@ -1,4 +1,12 @@
-import { densityGlance, densityWatching, eyewearMargin, limitGlance, limitWatching } from '../../core/safety'
+import {
+  densityGlance,
+  densityWatching,
+  eyewearMargin,
+  limitGlance,
+  limitWatching,
+  scaleMargin,
+  scaleNeeded,
+} from '../../core/safety'
 import { FigureRow, Panel, Side } from '../../ui'
 
 /** What is worked of the beam's limits, and judged of the eyewear. */
@@ -9,6 +17,8 @@ export function EyewearSide() {
         <FigureRow def={densityWatching} args={[]} />
         <FigureRow def={densityGlance} args={[]} />
         <FigureRow def={eyewearMargin} args={[]} />
+        <FigureRow def={scaleNeeded} args={[]} />
+        <FigureRow def={scaleMargin} args={[]} />
         <FigureRow def={limitWatching} args={[]} />
         <FigureRow def={limitGlance} args={[]} />
       </Panel>

@@ -46,7 +46,7 @@ const SHOTS: readonly Shot[] = [
     act: async (page) => {
       await page.getByLabel('Name of the machine').fill('Gate')
       await page.getByRole('button', { name: 'Start an empty bench' }).click()
-      await page.locator('[data-plate] svg').waitFor()
+      await page.locator('[data-todo]').first().waitFor()
     },
   },
   { name: 'power', act: (page) => open(page, 'power', 'signal') },

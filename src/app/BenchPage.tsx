@@ -11,6 +11,7 @@ import {
   isOnNameplate,
   loadDomains,
   openBench,
+  NEXT,
   revealFact,
   useBenchStore,
   isDone,
@@ -25,6 +26,7 @@ import { sheetsOf, StagePage } from './StagePage'
 import { StageRoute } from './StageRoute'
 
 const SaveNotice = later(async () => (await import('./SaveNotice')).SaveNotice)
+const Next = later(async () => (await import('../screens/next/Next')).Next)
 const CannotOpen = later(async () => (await import('./CannotOpen')).CannotOpen)
 
 /** An open bench: nameplate above, route at the left, the stage's sheet, the foot line. */
@@ -36,8 +38,9 @@ export function BenchPage() {
   useIdleWork(opened.kind === 'open' && drawn)
   useLinkedFact(benchId, opened.kind === 'open')
   useEffect(() => {
-    document.title = found === undefined ? 'Fine Kerf' : `${found.name} · Fine Kerf`
-  }, [found])
+    const name = stage === NEXT ? 'What to do next' : found?.name
+    document.title = name === undefined ? 'Fine Kerf' : `${name} · Fine Kerf`
+  }, [found, stage])
   if (stage === undefined) return <Navigate to={addressOf(benchId, 'motion')} replace />
   if (opened.kind === 'refused') return <CannotOpen id={benchId} findings={opened.findings} />
   if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
@@ -49,7 +52,9 @@ export function BenchPage() {
         <Unsaved />
         <Boundary key={stage} of={part} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
-            {found === undefined ? (
+            {stage === NEXT ? (
+              <Next />
+            ) : found === undefined ? (
               <NoStage benchId={benchId} name={stage} />
             ) : (
               <StagePage benchId={benchId} stage={found} part={part} />

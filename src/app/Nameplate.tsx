@@ -1,13 +1,13 @@
 import { useRef, type ReactNode } from 'react'
 import { Link } from 'react-router'
-import { getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
+import { figureUnit, getAt, isAssumed, shownNumber, showFact, type Fact, type WithDoubt } from '../core/bench'
 import { axisIds, type Bench } from '../core/document'
 import { calibratedStepsOf } from '../core/calibrate'
 import { topSpeed } from '../core/motion'
 import { densityToAskFor, densityWatching } from '../core/safety'
 import { printQuantity } from '../core/units'
-import { useBenchStore, useFigure, useSession, useShownFact, useVerdicts } from '../state'
-import { figureUnit, later, LazyPopover, printFigure, Quantity, useUnits, VerdictMark } from '../ui'
+import { addressOf, NEXT, useBenchStore, useFigure, useSession, useShownFact, useVerdicts } from '../state'
+import { later, LazyPopover, printFigure, Quantity, useUnits, VerdictMark } from '../ui'
 
 const BenchMenu = later(async () => (await import('./BenchMenu')).BenchMenu)
 const SpotGiven = later(async () => (await import('./nameplateGiven')).SpotGiven)
@@ -261,13 +261,17 @@ function StopsLastSaved() {
 }
 
 function StopMark({ any, words, pale = false }: { readonly any: boolean; readonly words: string; readonly pale?: boolean }) {
+  const id = useBenchStore((it) => it.bench?.id ?? '')
   return (
-    <div
-      className="sticky right-0 ml-auto flex min-h-[51px] shrink-0 items-center gap-2 border-l border-rule bg-paper px-4 md:border-l-0"
-      role="status"
+    <Link
+      to={addressOf(id, NEXT)}
+      className="sticky right-0 ml-auto flex min-h-[51px] shrink-0 flex-col justify-center border-l border-rule bg-paper px-4 hover:text-teal md:border-l-0"
     >
-      <VerdictMark mark={any ? 'stop' : null} label="" pale={pale} />
-      <span className="whitespace-nowrap text-[13px]">{words}</span>
-    </div>
+      <span className="block text-[11.5px] leading-tight text-second">What to do next</span>
+      <span className="flex items-center gap-2 leading-tight" role="status">
+        <VerdictMark mark={any ? 'stop' : null} label="" pale={pale} />
+        <span className="whitespace-nowrap text-[13px] underline decoration-dotted underline-offset-2">{words}</span>
+      </span>
+    </Link>
   )
 }

@@ -40,7 +40,7 @@ describe('the demo', () => {
       'motion.squareEnough unknown', // both diagonals, read with the rule, decide it
       'motion.beltsAlike look',
       'optics.dotsAlike unknown',
-      'calibrate.sizeTrue stop', // Y is left for the evening
+      'calibrate.sizeTrue look', // Y is left for the evening
       'calibrate.runSquare unknown',
       'plan.everythingOrdered look', // the hose
       'plan.bagEnough look', // two screws of the motors

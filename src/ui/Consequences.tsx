@@ -1,10 +1,9 @@
 import { memo } from 'react'
-import { shownNumber, type Consequence } from '../core/bench'
+import { figureUnit, shownNumber, type Consequence } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf, useComparedBench, useConsequences } from '../state'
 import { useUnits } from './Quantity'
-import { figureUnit } from './figureUnit'
 import { Panel } from './Panel'
 
 /** Records that what was just changed has spoilt or touched, in the order in which to redo them. */

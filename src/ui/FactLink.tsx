@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
-import { useNavigate } from 'react-router'
-import type { Path } from '../core/bench'
-import { addressOfFact, isOnNameplate, revealFact, useBenchStore } from '../state'
+import { Link, useNavigate } from 'react-router'
+import type { Next, Path } from '../core/bench'
+import { addressOf, addressOfFact, isOnNameplate, revealFact, useBenchStore } from '../state'
 
 /** Words that lead to a fact: its part of its stage, or its cell of the nameplate, comes into view and its editor opens. */
 export function FactLink({ path, children }: { readonly path: Path; readonly children: ReactNode }) {
@@ -25,4 +25,16 @@ export function FactLink({ path, children }: { readonly path: Path; readonly chi
 
 function standsHere(path: Path): boolean {
   return document.querySelector(`[data-fact="${CSS.escape(path)}"][data-place="given"]`) !== null
+}
+
+/** Words that lead to where a verdict's next step is done. */
+export function NextLink({ next, children }: { readonly next: Next; readonly children: ReactNode }) {
+  const benchId = useBenchStore((it) => it.bench?.id ?? '')
+  if ('path' in next) return <FactLink path={next.path}>{children}</FactLink>
+  const [stage = '', part] = next.part.split('/')
+  return (
+    <Link className="link" to={addressOf(benchId, stage, part)}>
+      {children}
+    </Link>
+  )
 }

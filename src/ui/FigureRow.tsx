@@ -1,10 +1,9 @@
 import { memo, useId, useState } from 'react'
-import { sayUnknown, type FigureDef, type OwnDoubt, type WithDoubt } from '../core/bench'
+import { figureUnit, sayUnknown, type FigureDef, type OwnDoubt, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { useBenchStore, useFigure } from '../state'
 import { sayQuantity } from '../core/units'
 import { printFigure, Quantity, useUnits } from './Quantity'
-import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
 import { later } from './later'
 

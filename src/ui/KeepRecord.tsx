@@ -1,10 +1,9 @@
 import { useState, type SyntheticEvent } from 'react'
-import { shownNumber, type WithDoubt } from '../core/bench'
+import { figureUnit, shownNumber, type WithDoubt } from '../core/bench'
 import { sayQuantity } from '../core/units'
 import { keepRecord, DONE, isDone, told } from '../state'
 import { PicturesField } from './PicturesField'
 import { useUnits } from './Quantity'
-import { figureUnit } from './figureUnit'
 import { Findings } from './Findings'
 
 /** Share of a value, or of its own ±, up to which a later change counts as the same. */

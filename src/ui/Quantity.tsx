@@ -1,7 +1,6 @@
 import type { WithDoubt } from '../core/bench'
-import { shownNumber } from '../core/bench'
+import { figureUnit, shownNumber } from '../core/bench'
 import { printQuantity, type Printed, type UnitSystem } from '../core/units'
-import { figureUnit } from './figureUnit'
 import { useBenchStore } from '../state'
 
 /** The open bench's system of units. */

@@ -1,10 +1,19 @@
-import { getAt, isChoice, isFact, sayDoubt, showFact, type Contribution, type Path, type WithDoubt } from '../core/bench'
+import {
+  figureUnit,
+  getAt,
+  isChoice,
+  isFact,
+  sayDoubt,
+  showFact,
+  type Contribution,
+  type Path,
+  type WithDoubt,
+} from '../core/bench'
 import { benchChoiceSpec, labelAt, type Bench } from '../core/document'
 import { doubtFromCore, printNumber, printQuantity, sayQuantity, type UnitSystem } from '../core/units'
 import { useBenchStore } from '../state'
 import { filledFormula, plainFormula } from './filledFormula'
 import { useUnits } from './Quantity'
-import { figureUnit } from './figureUnit'
 import { FactLink } from './FactLink'
 import { Formula } from './Formula'
 

@@ -1,8 +1,18 @@
-import { formInUse, getAt, isFact, showFact, shownNumber, SYMBOL, targetOf, type Path, type WithDoubt } from '../core/bench'
+import {
+  figureUnit,
+  formInUse,
+  getAt,
+  isFact,
+  showFact,
+  shownNumber,
+  SYMBOL,
+  targetOf,
+  type Path,
+  type WithDoubt,
+} from '../core/bench'
 import type { Bench } from '../core/document'
 import { printNumber, sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf } from '../state'
-import { figureUnit } from './figureUnit'
 
 /** The form that is in use, in TeX, with its symbols as letters. */
 export function plainFormula({ def, args }: Pick<WithDoubt, 'def' | 'args'>, bench: Bench): string {

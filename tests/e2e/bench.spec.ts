@@ -163,7 +163,7 @@ test('an axis is driven by a screw, a Z axis comes and goes, figures convert to 
   await bench.type('motion.axes.x.screwStarts', '2', { origin: 'stated' })
   await bench.expectFigure('Nominal steps', '800')
   await bench.expectMark(/X runs out of steps/, 'stop')
-  await expect(page.getByText('4 stops')).toBeVisible() // Y off size, and of X the speed, the steps in the machine, the size
+  await expect(page.getByText('2 stops')).toBeVisible() // of X the speed, and the steps in the machine; a wrong size can be burnt
   await bench.chooseDrive('x', 'belt through a reduction')
   await bench.expectFigure('Nominal steps', '160')
   await page.getByRole('button', { name: 'Add a Z axis' }).click()

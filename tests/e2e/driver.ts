@@ -38,6 +38,11 @@ export class Driver {
     await this.page.getByLabel('Name of the machine').fill(name)
     await this.page.getByRole('radio', { name: units }).check()
     await this.page.getByRole('button', { name: 'Start an empty bench' }).click()
+    await expect(this.page.getByRole('heading', { name: 'What to do next', level: 1 })).toBeVisible()
+    await this.page
+      .getByRole('navigation', { name: 'Route' })
+      .getByRole('link', { name: /Motion/ })
+      .click()
     await this.standsOnMotion()
   }
 

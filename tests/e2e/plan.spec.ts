@@ -148,7 +148,7 @@ test('bars are cut from the machine, parts come and go as CSV, screws from the b
   await expect(page.getByRole('list', { name: 'What all joints take' })).toContainText('Slot nuts M5, slipped in first8')
   await page.getByLabel('Depth, mm').first().fill('5')
   await page.keyboard.press('Enter')
-  await bench.expectMark('A joint has no standard screw', 'stop')
+  await bench.expectMark('A joint has no standard screw', 'look')
   await expect(page.getByText(/The hole is too shallow: M5 wants 5.0 mm/).first()).toBeVisible()
   await bench.type('plan.fits.shaft', '8.00', { origin: 'measured', instrument: 'calipers' })
   await bench.expectFigure('Hole to draw, shaft running', '8.3') // 8 + 0.1 of play + 0.2 that printing takes

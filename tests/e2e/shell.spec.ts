@@ -76,7 +76,7 @@ test('eyewear that is not dense enough is a stop on the nameplate', async ({ ben
     await bench.type('safety.eyewearDensity', '5', { origin: 'stated' }, 'nameplate')
     await bench.expectMark(/not proved dense enough/, 'stop')
   })
-  await expect(page.getByText('2 stops')).toBeVisible() // and Y of the demo is off size
+  await expect(page.getByText('1 stop')).toBeVisible()
 })
 
 test.describe('a page that breaks', () => {

@@ -1,13 +1,14 @@
 import { getAt, plainAt, type Path } from './path'
 import { isChoice, isFact } from './fact'
 import { partAt, shapeAt, type Shape } from './shape'
-import type { Placed, See, SeeBeside, When } from './when'
+import type { Act, Placed, See, SeeBeside, When } from './when'
 
 /** Where a fact stands, with all that must hold for it to stand there. */
 export interface Place {
   readonly stage: string
   readonly part: string | null
   readonly cell: string | null
+  readonly act: Act | null
   /** Each with the place it is asked from. */
   readonly when: readonly Condition[]
   readonly begun: readonly Condition[]
@@ -18,7 +19,7 @@ interface Condition {
   readonly holds: When
 }
 
-const NOWHERE: Place = { stage: '', part: null, cell: null, when: [], begun: [] }
+const NOWHERE: Place = { stage: '', part: null, cell: null, act: null, when: [], begun: [] }
 
 /** Places are asked for at every drawing, and shapes never change. */
 const known = new WeakMap<Shape, Map<Path, Place | null>>()
@@ -44,12 +45,13 @@ function placeOf(shape: Shape, path: Path): Place | null {
 
 function placedIn(place: Place, { is }: Shape, at: Path): Place {
   if (is.kind === 'plain') return place
-  const { stage, part, cell, when, begun }: Placed = 'spec' in is ? is.spec : is.placed
+  const { stage, part, cell, act, when, begun }: Placed = 'spec' in is ? is.spec : is.placed
   const moved = stage !== undefined && stage !== place.stage
   return {
     stage: stage ?? place.stage,
     part: part ?? (moved ? null : place.part),
     cell: cell ?? place.cell,
+    act: act ?? place.act,
     when: when === undefined ? place.when : [...place.when, { at, holds: when }],
     begun: begun === undefined ? place.begun : [...place.begun, { at, holds: begun }],
   }

@@ -1,4 +1,5 @@
-import { printQuantity, unitOf } from '../units'
+import { displayUnit, printQuantity, unitOf, type UnitId, type UnitSystem } from '../units'
+import type { WithDoubt } from './evaluation'
 import type { Fact } from './fact'
 
 /** How a fact stands in a sentence: what was typed, its unit if that was not typed too, and ± for a reading. */
@@ -38,4 +39,9 @@ export function sayDoubt(fact: Fact): string {
     case 'alternatives':
       return doubt.others.length === 0 ? 'exact' : `or ${doubt.others.join(', ')}`
   }
+}
+
+/** The unit in which a figure is shown. */
+export function figureUnit({ def }: Pick<WithDoubt, 'def'>, system: UnitSystem): UnitId {
+  return def.show?.[system] ?? displayUnit(def.quantity, system)
 }

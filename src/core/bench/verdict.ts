@@ -17,8 +17,11 @@ export interface Wording {
   /** Bold; the answer in a few words. */
   readonly head: string
   readonly why: string
-  readonly next?: { readonly words: string; readonly path: Path }
+  readonly next?: Next
 }
+
+/** What to do, and where: at a fact, or at a part of a stage, “plan/parts”. */
+export type Next = { readonly words: string } & ({ readonly path: Path } | { readonly part: string })
 
 export interface VerdictDef<B, A extends readonly string[]> {
   readonly id: string
@@ -34,6 +37,13 @@ export interface VerdictDef<B, A extends readonly string[]> {
   readonly stopBelow: number
   /** Where it can hurt, straddling is a stop. */
   readonly hazard?: boolean
+  /**
+   * Below the limit it is a look all the same: going on costs quality, not the work, the machine or anybody. A stop is kept
+   * for what must not be done.
+   */
+  readonly short?: 'look'
+  /** The verdict that it follows from, for the same arguments: as long as that one is bad, this one is no news. */
+  readonly follows?: string
   /**
    * Where what stands there settles it, and how well it is known does not matter: two settings that are one number.
    * @param guesses Facts that nobody has checked and that blur the margin.
@@ -67,6 +77,8 @@ export interface Verdict {
   readonly def: AnyVerdict
   readonly args: readonly string[]
   readonly mark: Mark
+  /** Where the margin lies, whatever the mark makes of it: what the sentence is about. */
+  readonly reads: Mark
   /** The margin's interval crosses a limit. */
   readonly straddles: boolean
   readonly margin: WithDoubt
@@ -96,12 +108,19 @@ function judgeMargin<B extends object>(engine: Engine<B>, def: AnyVerdict, args:
   const assumed = [...margin.leaves].filter((path) => isAssumed(getAt(engine.bench, path)))
   const base = { def, args, margin, assumed }
   if (value === null || !margin.result.known) {
-    return { ...base, mark: 'unknown', straddles: false, unknown: margin.result.known ? null : margin.result.why }
+    return {
+      ...base,
+      mark: 'unknown',
+      reads: 'unknown',
+      straddles: false,
+      unknown: margin.result.known ? null : margin.result.why,
+    }
   }
   const isSettled = margin.doubt === null || def.settled?.(value, guessesOf(margin.doubt, assumed)) === true
   const { low, high } = isSettled ? { low: value, high: value } : margin.doubt
   const straddles = low < def.stopBelow && high >= def.stopBelow
-  return { ...base, mark: markOf(def, low, high), straddles, unknown: null }
+  const reads = markOf(def, low, high)
+  return { ...base, mark: reads === 'stop' && def.short === 'look' ? 'look' : reads, reads, straddles, unknown: null }
 }
 
 function guessesOf({ contributions }: Doubted, assumed: readonly Path[]): readonly Path[] {

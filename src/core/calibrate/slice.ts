@@ -1,6 +1,8 @@
-import { fact, group, many, text, type Of } from '../bench'
+import { fact, group, many, text, type Act, type Of } from '../bench'
 import { readingDefs } from './layout'
 import { runShape } from './runSlice'
+
+const MARKS: Act = { id: 'marks', words: 'Read the marks of the scale run' }
 
 /** Calibration of the axes: what is wanted, how it is marked, and the runs. */
 export const calibrateShape = group(
@@ -66,6 +68,7 @@ export const calibrateShape = group(
       assume: { value: 12, halfWidth: 0, unit: 'mm' },
     }),
     runs: many(runShape, {
+      placed: { act: MARKS },
       label: ({ label, thing, rest: [, reading] }) => readingDefs(thing).find((it) => it.id === reading)?.words ?? label,
     }),
     /** Which run an axis's steps follow; none: the drive train's. */

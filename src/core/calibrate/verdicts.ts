@@ -41,8 +41,8 @@ export const stepsAgree = verdict({
       case 'stop':
         return {
           head: `${letter} steps differ`,
-          why: `${both}: ${figure(stepsDiffer, axis)} apart, more than the bench may be off. Write them, or change the bench.`,
-          next,
+          why: `${both}: ${figure(stepsDiffer, axis)} apart, more than the bench may be off.`,
+          next: { words: 'Write the steps into the machine, or change the bench', path },
         }
       case 'unknown':
         return {
@@ -66,10 +66,12 @@ function isOfDrive(path: string): boolean {
 export const sizeTrue = verdict({
   id: 'calibrate.sizeTrue',
   stage: STAGE,
+  follows: 'calibrate.stepsAgree',
   margin: sizeMargin,
   when: scans,
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, args, figure, fact, word }) => {
     const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
@@ -83,8 +85,8 @@ export const sizeTrue = verdict({
       case 'stop':
         return {
           head: `${letter} is off size`,
-          why: `${error}, beyond the wanted ${wanted}: proved. Apply the run and write the steps.`,
-          next: { words: 'See the steps in the machine', path: `controller.axes.${axis}.steps` },
+          why: `${error}, beyond the wanted ${wanted}: proved.`,
+          next: { words: 'Apply the run and write the steps', path: `controller.axes.${axis}.steps` },
         }
       case 'unknown':
         return {
@@ -104,6 +106,7 @@ export const runSquare = verdict({
   when: ({ calibrate }, run) => newestRun(calibrate) === run,
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, args, figure, fact }) => {
     const angle = figure(runSquareness, ...args)
     const limit = fact('motion.squareWithin')

@@ -1,4 +1,6 @@
-import { choice, fact, group, many, text, word, type Labelled, type Of } from '../bench'
+import { choice, fact, group, many, text, word, type Act, type Labelled, type Of } from '../bench'
+
+const LISTING: Act = { id: 'listing', words: 'Read the settings that are in the machine' }
 
 const HOW = 'Read it from the list of the controller’s settings, or let the link read it.'
 
@@ -43,7 +45,7 @@ export const controllerShape = group(
     line: text(1, 120, '{key} = {value}'),
     speedUnit: word(SPEED_UNITS, 'mm/s'),
   },
-  { stage: 'controller', part: 'settings' },
+  { stage: 'controller', part: 'settings', act: LISTING },
 )
 
 export type Controller = Of<typeof controllerShape>

@@ -10,6 +10,7 @@ export const wordsTellApart = verdict({
   margin: stepsForEachWord,
   goodFrom: 1,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, figure, fact }) => {
     const steps = figure(powerStepsOfTimer)
     const words = fact('electrical.fullPower')

@@ -1,4 +1,5 @@
 import { bare, choice, fact, group, word, type Labelled, type Of, type SeeBeside, type When } from '../bench'
+import { BELTS, DRIVE_TRAIN, MOTORS, MOVING, TRAVEL } from './acts'
 
 /** How an axis is driven. */
 export const DRIVES = {
@@ -42,6 +43,7 @@ export const axisShape = group({
   order: bare(),
   letter: word(['X', 'Y', 'Z'] as const),
   travel: fact({
+    act: TRAVEL,
     label: 'Travel',
     quantity: 'length',
     min: 1,
@@ -58,12 +60,14 @@ export const axisShape = group({
     assume: { value: 1, halfWidth: 0 },
   }),
   drivers: choice({
+    act: MOTORS,
     when: twoMotors,
     assume: { chosen: 'each', others: ['parallel'] },
     label: 'Two motors have',
     options: DRIVERS,
   }),
   driverCurrent: fact({
+    act: MOTORS,
     when: sharedDriver,
     label: 'Current that the shared driver gives',
     quantity: 'current',
@@ -73,6 +77,7 @@ export const axisShape = group({
     how: 'As it is set on the driver; in parallel each motor gets half of it.',
   }),
   currentIs: choice({
+    act: MOTORS,
     part: 'drive',
     when: pulled(),
     assume: { chosen: 'peak', others: ['effective'] },
@@ -80,8 +85,9 @@ export const axisShape = group({
     options: SETTINGS_OF_DRIVER,
     how: "Look in the driver's sheet. A setting worked from a reference voltage and a sense resistor is mostly the peak.",
   }),
-  drive: choice({ when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
+  drive: choice({ act: DRIVE_TRAIN, when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
   fullSteps: fact({
+    act: DRIVE_TRAIN,
     label: 'Full steps a turn',
     quantity: 'count',
     min: 4,
@@ -91,6 +97,7 @@ export const axisShape = group({
     how: '360° over the step angle on the motor label: 1.8° is 200.',
   }),
   microsteps: fact({
+    act: DRIVE_TRAIN,
     label: 'Microsteps',
     quantity: 'divisor',
     min: 1,
@@ -100,6 +107,7 @@ export const axisShape = group({
     how: 'Read the switches or jumpers of the driver against its table.',
   }),
   pulleyTeeth: fact({
+    act: DRIVE_TRAIN,
     when: pulled('belt', 'reducedBelt'),
     label: 'Pulley teeth',
     quantity: 'count',
@@ -110,6 +118,7 @@ export const axisShape = group({
     how: 'Mark one tooth and count round.',
   }),
   beltPitch: fact({
+    act: DRIVE_TRAIN,
     when: pulled('belt', 'reducedBelt'),
     label: 'Belt pitch',
     quantity: 'length',
@@ -119,6 +128,7 @@ export const axisShape = group({
     how: 'Measure over 50 teeth and divide by 50.',
   }),
   motorTeeth: fact({
+    act: DRIVE_TRAIN,
     when: pulled('reducedBelt'),
     label: 'Teeth on the motor wheel',
     quantity: 'count',
@@ -128,6 +138,7 @@ export const axisShape = group({
     assume: { value: 20, halfWidth: 0, others: [16] },
   }),
   drivenTeeth: fact({
+    act: DRIVE_TRAIN,
     when: pulled('reducedBelt'),
     label: 'Teeth on the driven wheel',
     quantity: 'count',
@@ -137,6 +148,7 @@ export const axisShape = group({
     assume: { value: 40, halfWidth: 0, others: [60] },
   }),
   screwPitch: fact({
+    act: DRIVE_TRAIN,
     when: pulled('screw'),
     label: 'Screw pitch',
     quantity: 'length',
@@ -146,6 +158,7 @@ export const axisShape = group({
     how: 'Measure over ten crests and divide by ten.',
   }),
   screwStarts: fact({
+    act: DRIVE_TRAIN,
     when: pulled('screw'),
     label: 'Screw starts',
     quantity: 'count',
@@ -156,6 +169,7 @@ export const axisShape = group({
     how: 'Count the grooves that begin at the end of the screw.',
   }),
   motorGear: fact({
+    act: DRIVE_TRAIN,
     label: 'Gear on the motor',
     quantity: 'ratio',
     min: 1,
@@ -164,6 +178,7 @@ export const axisShape = group({
     how: 'Turns of the rotor for one of the shaft; 1 without a gear. The small geared stepper sold as 64 is 25792/405.',
   }),
   rackModule: fact({
+    act: DRIVE_TRAIN,
     when: pulled('rack'),
     label: 'Module of the rack',
     quantity: 'length',
@@ -173,6 +188,7 @@ export const axisShape = group({
     how: 'Measure over ten teeth of the rack, divide by ten and by π.',
   }),
   pinionTeeth: fact({
+    act: DRIVE_TRAIN,
     when: pulled('rack'),
     label: 'Teeth of the pinion',
     quantity: 'count',
@@ -182,6 +198,7 @@ export const axisShape = group({
     assume: { value: 15, halfWidth: 0, others: [20] },
   }),
   closedBelt: fact({
+    act: DRIVE_TRAIN,
     part: 'drive',
     when: pulled('reducedBelt'),
     label: 'Length of the closed belt',
@@ -191,6 +208,7 @@ export const axisShape = group({
     how: 'Printed on it, or its teeth times its pitch.',
   }),
   holdingTorque: fact({
+    act: MOTORS,
     part: 'drive',
     label: 'Holding torque',
     quantity: 'torque',
@@ -200,6 +218,7 @@ export const axisShape = group({
     how: 'From the data sheet of the motor, before its gear.',
   }),
   ratedCurrent: fact({
+    act: MOTORS,
     part: 'drive',
     label: 'Rated current',
     quantity: 'current',
@@ -209,6 +228,7 @@ export const axisShape = group({
     how: 'Current of a phase on the label of the motor.',
   }),
   windingResistance: fact({
+    act: MOTORS,
     part: 'drive',
     label: 'Resistance of a phase',
     quantity: 'resistance',
@@ -218,6 +238,7 @@ export const axisShape = group({
     how: 'Read it with a multimeter between the two wires of a phase, the motor unplugged and the supply off.',
   }),
   windingInductance: fact({
+    act: MOTORS,
     part: 'drive',
     label: 'Inductance of a phase',
     quantity: 'inductance',
@@ -228,6 +249,7 @@ export const axisShape = group({
     how: 'From the data sheet of the motor.',
   }),
   rotorInertia: fact({
+    act: MOTORS,
     part: 'drive',
     label: 'Inertia of the rotor',
     quantity: 'inertia',
@@ -238,6 +260,7 @@ export const axisShape = group({
     how: 'From the data sheet of the motor.',
   }),
   movingMass: fact({
+    act: MOVING,
     part: 'drive',
     label: 'Mass that moves',
     quantity: 'mass',
@@ -246,6 +269,7 @@ export const axisShape = group({
     how: 'Weigh what moves along the axis: of X the carriage, of Y the gantry with it.',
   }),
   friction: fact({
+    act: MOVING,
     part: 'drive',
     label: 'Friction along the axis',
     quantity: 'force',
@@ -255,6 +279,7 @@ export const axisShape = group({
     how: 'Pull it slowly with a spring balance, belts off.',
   }),
   freeSpan: fact({
+    act: BELTS,
     part: 'belts',
     label: 'Free span of the belt',
     quantity: 'length',
@@ -263,6 +288,7 @@ export const axisShape = group({
     how: 'Between the wheels or clamps where the belt is plucked.',
   }),
   toneA: fact({
+    act: BELTS,
     part: 'belts',
     label: 'Tone of the belt',
     quantity: 'frequency',
@@ -271,6 +297,7 @@ export const axisShape = group({
     how: 'Pluck the free span and listen: the tone is counted here.',
   }),
   toneB: fact({
+    act: BELTS,
     part: 'belts',
     when: (see) => see.beside('motors') === 2,
     label: 'Tone of the second belt',

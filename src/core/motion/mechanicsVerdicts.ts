@@ -112,6 +112,7 @@ export const runsParallel = verdict({
   margin: crossedMargin,
   goodFrom: PARALLEL_FROM,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, args, figure, margin }) => {
     const belt = args[0] === 'b' ? 'right' : 'left'
     const growth = figure(crossedSlack, ...args)
@@ -167,6 +168,7 @@ export const gantrySquare = verdict({
   when: ({ motion: { racking } }) => racking.left.value !== null || racking.right.value !== null,
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, figure, fact }) => {
     const angle = figure(racking)
     const limit = fact('motion.squareWithin')
@@ -194,6 +196,7 @@ export const bedLevel = verdict({
   when: ({ motion: { heights } }) => Object.keys(heights).length > 0,
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, figure, fact }) => {
     const range = figure(bedRange)
     const limit = fact('motion.levelWithin')

@@ -1,4 +1,5 @@
 import { bare, choice, fact, group, many, type Of, type When } from '../bench'
+import { BELTS, CORNERS } from './acts'
 import { axisShape, labelOfAxis } from './axisSlice'
 import { KINEMATICS, GUIDES, type Kinematics } from './kinematics'
 import { cutsBars, cutsEndPlates, cutsGuides } from './cutList'
@@ -78,7 +79,7 @@ export const motionShape = group(
           assume: { value: 15, halfWidth: 0, unit: 'percent' },
         }),
       },
-      { part: 'belts', begun: heardBelts },
+      { part: 'belts', begun: heardBelts, act: BELTS },
     ),
     crossed: group(
       {
@@ -219,7 +220,7 @@ export const motionShape = group(
         fromOrigin: fact({ label: 'Diagonal through the origin', quantity: 'length', min: 1, max: 8000 }),
         across: fact({ label: 'Other diagonal', quantity: 'length', min: 1, max: 8000 }),
       },
-      { part: 'square' },
+      { part: 'square', act: CORNERS },
     ),
     squareWithin: fact({
       part: 'square',

@@ -45,6 +45,7 @@ export const squareEnough = verdict({
   when: ({ motion }) => motion.kinematics.chosen !== 'mirrors',
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, figure, fact }) => {
     const angle = figure(squareness)
     const limit = fact('motion.squareWithin')

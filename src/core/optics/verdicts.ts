@@ -19,6 +19,7 @@ export const fineEnough = verdict({
   when: scans,
   goodFrom: 4,
   stopBelow: 1,
+  short: 'look',
   say: ({ mark, args, margin, figure, word }) => {
     const [axis] = args
     const letter = word(`motion.axes.${axis}.letter`)
@@ -59,6 +60,7 @@ export const dotsAlike = verdict({
   margin: periodsForEachDot,
   goodFrom: 4,
   stopBelow: 2,
+  short: 'look',
   say: ({ mark, figure, fact }) => {
     const periods = figure(periodsForEachDot)
     const cure = `${figure(frequencyWithoutBands)} would do, or at most ${figure(speedWithoutBands)}.`
@@ -72,7 +74,11 @@ export const dotsAlike = verdict({
       case 'stop':
         return { head: 'The signal will show as bands', why: `${periods} periods for each dot at ${at}: ${cure}`, next }
       case 'unknown':
-        return { head: 'Bands?', why: `Not known yet: ${periods} periods for each dot at ${at} straddles 2. ${cure}`, next }
+        return {
+          head: 'Will the signal show as bands?',
+          why: `Not known yet: ${periods} periods for each dot at ${at} straddles 2. ${cure}`,
+          next,
+        }
     }
   },
 })

@@ -1,4 +1,6 @@
-import { fact, group, type Of } from '../bench'
+import { fact, group, type Act, type Of } from '../bench'
+
+const EYEWEAR: Act = { id: 'eyewear', words: "Copy density and scale number off the eyewear's certificate and label" }
 
 /** What protects: certified eyewear, at the wavelength of the beam. */
 export const safetyShape = group(
@@ -7,6 +9,7 @@ export const safetyShape = group(
       label: 'Optical density of your eyewear at this wavelength',
       quantity: 'opticalDensity',
       cell: 'eyewear',
+      act: EYEWEAR,
       min: 0,
       max: 12,
       assume: { value: 0, halfWidth: 0 },
@@ -16,6 +19,7 @@ export const safetyShape = group(
       label: 'Scale number of your eyewear at this wavelength',
       quantity: 'count',
       cell: 'eyewear',
+      act: EYEWEAR,
       min: 0,
       max: 10,
       whole: true,
@@ -26,6 +30,7 @@ export const safetyShape = group(
       label: 'Beam where it may meet the eyewear, across',
       quantity: 'length',
       cell: 'eyewear',
+      act: EYEWEAR,
       min: 0.01,
       max: 100,
       assume: { value: 2, halfWidth: 1 },

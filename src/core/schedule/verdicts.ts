@@ -21,7 +21,8 @@ export const everythingOrdered = verdict({
       ? { head: 'Everything is ordered', why: 'No part is left that nobody has ordered.' }
       : {
           head: 'Parts are not ordered',
-          why: `${figure(unordered)} of them, ${figure(toSpend)} in all. What waits for them is not planned: order them and give each its day on Parts and cuts.`,
+          why: `${figure(unordered)} of them, ${figure(toSpend)} in all. What waits for them is not planned: the parts list has them.`,
+          next: { words: 'Order what is needed, and give it its day', part: 'plan/parts' },
         },
 })
 
@@ -39,11 +40,12 @@ export const workFits = verdict({
   when: ({ plan: { goals } }, letter) => goals[goalOf(letter)].value !== null,
   goodFrom: 10,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, args, figure, fact }) => {
     const [letter] = args
     const path = `plan.goals.${goalOf(letter)}`
     const [left, work] = [figure(reachMargin, letter), fact(path)]
-    const next = { words: 'See the largest work', path }
+    const next = { words: 'Change the largest work, or the travel', path }
     switch (mark) {
       case 'good':
         return { head: `${letter} reaches the largest work`, why: `${left} beyond its ${work}.` }
@@ -76,7 +78,11 @@ export const withinBudget = verdict({
     const sum = `${figure(spent)} spent and ${figure(toSpend)} to spend, of ${fact('plan.goals.budget')}`
     return mark === 'good'
       ? { head: 'Within what it may cost', why: `${sum}; ${figure(budgetLeft)} is left.` }
-      : { head: 'It costs more than it may', why: `${sum}.`, next: { words: 'See what it may cost', path: 'plan.goals.budget' } }
+      : {
+          head: 'It costs more than it may',
+          why: `${sum}.`,
+          next: { words: 'Change what it may cost', path: 'plan.goals.budget' },
+        }
   },
 })
 
@@ -95,7 +101,8 @@ export const materialsBurn = verdict({
     if (mark === 'stop') {
       return {
         head: 'Never burn this',
-        why: `${named(neverBurn(ids))}. Take it off the list of what is burnt, and out of the shed’s scrap box.`,
+        why: `${named(neverBurn(ids))}. It does not belong into the shed’s scrap box either.`,
+        next: { words: 'Take it off what is to be burnt', part: 'plan/parts' },
       }
     }
     const conditions = underCondition(ids)
@@ -148,14 +155,20 @@ export const beltReaches = verdict({
         return {
           head: 'The listed belt hardly reaches',
           why: `${left} left to pull and clamp each length by; a hand’s width is usual. Order a longer one, or lay it out before you cut.`,
+          next: { words: 'Look at the belts on the list', part: 'plan/parts' },
         }
       case 'stop':
         return {
           head: 'The listed belt does not reach',
           why: `${left} left for each length. Order a longer one before it is cut.`,
+          next: { words: 'Look at the belts on the list', part: 'plan/parts' },
         }
       case 'unknown':
-        return { head: 'Does the listed belt reach?', why: `Not known yet: ${left} left to hold each length by.` }
+        return {
+          head: 'Does the listed belt reach?',
+          why: `Not known yet: ${left} left to hold each length by.`,
+          next: { words: 'Look at the belts on the list', part: 'plan/parts' },
+        }
     }
   },
 })
@@ -167,12 +180,14 @@ export const screwsFit = verdict({
   when: ({ plan: { joints } }) => Object.keys(joints).length > 0,
   goodFrom: 0,
   stopBelow: 0,
+  short: 'look',
   say: ({ mark, figure }) =>
     mark === 'good'
       ? { head: 'Each joint has its screw', why: 'A standard length holds, and clears the bottom where the hole is blind.' }
       : {
           head: 'A joint has no standard screw',
           why: `${figure(jointsUnfit)} of them: the section on Fasteners says what is wrong, and which washer or depth would do.`,
+          next: { words: 'Choose another depth or stack for the joint', part: 'plan/fasteners' },
         },
 })
 
@@ -188,6 +203,7 @@ export const bagEnough = verdict({
       ? { head: 'The bag has every screw', why: 'Each joint finds its own, however they are shared out.' }
       : {
           head: 'Screws are missing from the bag',
-          why: `${figure(screwsMissing)} of them. Fasteners lists which, with what is left over: order them before the joint is begun.`,
+          why: `${figure(screwsMissing)} of them. Fasteners lists which, with what is left over; without them the joint cannot be begun.`,
+          next: { words: 'Order the screws that are missing', part: 'plan/fasteners' },
         },
 })

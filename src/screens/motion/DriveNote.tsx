@@ -1,9 +1,9 @@
-import { shownNumber, showFact } from '../../core/bench'
+import { figureUnit, shownNumber, showFact } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { steps, topSpeed } from '../../core/motion'
 import { sayQuantity } from '../../core/units'
 import { useFigure, useSession } from '../../state'
-import { figureUnit, usePlateFrame, useUnits } from '../../ui'
+import { usePlateFrame, useUnits } from '../../ui'
 import { isPulled } from './DriveRun'
 import type { Plan } from './plan'
 

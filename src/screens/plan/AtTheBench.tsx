@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { localAfter, runTime, type CalendarTask } from '../../core/schedule'
+import { sayMinutes, localAfter, runTime, type CalendarTask } from '../../core/schedule'
 import { planNow, useBenchStore, useNow, useSession, DONE } from '../../state'
 import { Findings } from '../../ui'
 import { OtherSteps } from './OtherSteps'
 import { Step } from './Step'
-import { sayDay, sayMinutes } from './taskWords'
+import { sayDay } from './taskWords'
 
 /** One step at a time, large enough for a tablet at the machine: what to do, the check that closes it, what else there is. */
 export function AtTheBench() {

@@ -1,9 +1,9 @@
-import { getAt, isFact, showFact, shownNumber, type FigureDef } from '../../core/bench'
+import { figureUnit, getAt, isFact, showFact, shownNumber, type FigureDef } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { frameDepth, frameWidth } from '../../core/motion'
 import { sayQuantity } from '../../core/units'
 import { useFigure } from '../../state'
-import { figureUnit, useUnits } from '../../ui'
+import { useUnits } from '../../ui'
 import { chainOf, type Link } from './chain'
 
 const HEIGHT = 66

@@ -1,7 +1,8 @@
+import { sayMinutes } from '../../core/schedule'
 import type { Bench } from '../../core/document'
 import { tickTask, useSession, type PlannedNow, type Told } from '../../state'
 import { Panel } from '../../ui'
-import { sayMinutes, taskStanding } from './taskWords'
+import { taskStanding } from './taskWords'
 
 /** The other steps: which could be taken instead, what the rest waits for, and what is done and can be opened again. */
 export function OtherSteps(props: {

@@ -1,8 +1,8 @@
+import { sayMinutes } from '../../core/schedule'
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
 import { tickTask, useSession, type StepDraft, isDone, type Told } from '../../state'
 import { PicturesField } from '../../ui'
-import { sayMinutes } from './taskWords'
 
 const NOTHING: StepDraft = { note: '', pictures: [] }
 

@@ -1,3 +1,4 @@
+import { sayMinutes } from '../../core/schedule'
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
 import type { PlanTask } from '../../core/schedule'
@@ -15,7 +16,7 @@ import {
 } from '../../state'
 import { download, LongList, Panel } from '../../ui'
 import { TaskEditor } from './TaskEditor'
-import { sayMinutes, taskStanding } from './taskWords'
+import { taskStanding } from './taskWords'
 
 /** The tasks: what can be done now first in sight, each with its length, wait, noise and what it waits for. */
 export function TaskList() {

@@ -1,9 +1,10 @@
+import { sayMinutes } from '../../core/schedule'
 import { describe, expect, it } from 'vitest'
 import { setAt } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { heron } from '../../data/heron'
 import { planNow } from '../../state'
-import { sayMinutes, sayPlanned, taskStanding } from './taskWords'
+import { sayPlanned, taskStanding } from './taskWords'
 
 const { bench: demo } = heron()
 const said = (id: string, now: string, bench: Bench = demo) => {

@@ -1,4 +1,4 @@
-import { localAfter, type Hindrance, type Placed, type PlanTask } from '../../core/schedule'
+import { localAfter, sayMinutes, type Hindrance, type Placed, type PlanTask } from '../../core/schedule'
 import type { PlannedNow } from '../../state'
 
 const HINDERED: Readonly<Record<Hindrance, string>> = {
@@ -7,13 +7,6 @@ const HINDERED: Readonly<Record<Hindrance, string>> = {
   parcel: 'waits for a parcel',
   putOff: 'put off',
   noise: 'quiet hours',
-}
-
-/** Minutes as they are said: 45 min, 2 h, 1 h 30. */
-export function sayMinutes(minutes: number): string {
-  if (minutes < 60) return `${minutes} min`
-  const rest = minutes % 60
-  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`
 }
 
 /** Where a task stands at this moment, in words. */

@@ -1,7 +1,17 @@
 import { useEffect, useState, type SyntheticEvent } from 'react'
 import { useNavigate } from 'react-router'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
-import { benches, createBench, importFile, openDemo, openSecondDemo, wordsOf, type BenchSummary } from '../../state'
+import {
+  addressOf,
+  benches,
+  createBench,
+  importFile,
+  NEXT,
+  openDemo,
+  openSecondDemo,
+  wordsOf,
+  type BenchSummary,
+} from '../../state'
 import { FileButton, Findings, Panel } from '../../ui'
 import { STAGES } from '../stages'
 import { BenchList } from './BenchList'
@@ -16,9 +26,9 @@ export function Start() {
   useEffect(() => {
     document.title = 'Fine Kerf'
   }, [])
-  const open = (outcome: Outcome<string>): void => {
+  const open = (outcome: Outcome<string>, stage = 'motion'): void => {
     setFindings(outcome.findings)
-    if (outcome.ok) void navigate(`/bench/${outcome.value}/motion`)
+    if (outcome.ok) void navigate(addressOf(outcome.value, stage))
   }
   return (
     <div className="grid min-h-full md:grid-cols-[232px_minmax(0,1fr)]">
@@ -43,16 +53,16 @@ export function Start() {
           <Panel title="Begin">
             <ul className="m-0 list-none p-0">
               <Way words="See how it works on a machine that is half measured: Heron, a self-built engraver in an allotment society’s shed.">
-                <button type="button" className="button button-first" onClick={() => void openDemo().then(open)}>
+                <button type="button" className="button button-first" onClick={() => void openDemo().then((it) => open(it))}>
                   Open the demo bench
                 </button>
               </Way>
               <Way words="Or on a retrofit: Plover, a diode head on a small screw-driven router that marks tool handles.">
-                <button type="button" className="button" onClick={() => void openSecondDemo().then(open)}>
+                <button type="button" className="button" onClick={() => void openSecondDemo().then((it) => open(it))}>
                   Open the retrofit demo
                 </button>
               </Way>
-              <NewBench open={open} />
+              <NewBench open={(made) => open(made, NEXT)} />
               <OpenFile open={open} />
             </ul>
           </Panel>

@@ -1,0 +1,46 @@
+import {
+  figureUnit,
+  getAt,
+  isFact,
+  sayUnknown,
+  showFact,
+  shownNumber,
+  type AnyFigure,
+  type Engine,
+  type FigureDef,
+  type Verdict,
+  type Wording,
+} from '../bench'
+import { sayQuantity, type UnitSystem } from '../units'
+import type { Bench } from './bench'
+import { labelAt } from './places'
+
+/** A verdict's sentence and what to do next, its numbers printed in a system of units. */
+export function wordingOf(engine: Engine<Bench>, verdict: Verdict, system: UnitSystem): Wording {
+  const { bench } = engine
+  const print = (def: AnyFigure, ...args: string[]): string => {
+    const figure = engine.withDoubt(def as FigureDef<Bench>, ...args)
+    const value = shownNumber(figure.result)
+    return value === null ? '(not known)' : sayQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+  }
+  const said = verdict.def.say({
+    mark: verdict.reads,
+    args: verdict.args,
+    margin: shownNumber(verdict.margin.result) ?? Number.NaN,
+    figure: print,
+    fact: (path) => sayFact(bench, path),
+    word: (path) => String(getAt(bench, path)),
+    keys: (path) => Object.keys(getAt(bench, path) ?? {}),
+  })
+  if (verdict.unknown === null) return said
+  const { message, path } = sayUnknown(verdict.unknown, (it) => labelAt(bench, it))
+  const why = path === undefined ? { why: message } : { why: message, next: { words: 'Enter it', path } }
+  return { head: said.head, ...why }
+}
+
+function sayFact(bench: Bench, path: string): string {
+  const node = getAt(bench, path)
+  if (!isFact(node)) return ''
+  const { text, unit } = showFact(node)
+  return `${text}${unit === '' || unit === '°' || unit === '%' ? unit : `\u00a0${unit}`}`
+}

@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react'
+import { Suspense, useEffect, useRef, useState } from 'react'
 import { Navigate, useLocation, useNavigate, useParams } from 'react-router'
 import type { Finding } from '../core/units'
 import { placeOf } from '../core/document'
@@ -37,6 +37,7 @@ export function BenchPage() {
   const [drawn, setDrawn] = useState(false)
   useIdleWork(opened.kind === 'open' && drawn)
   useLinkedFact(benchId, opened.kind === 'open')
+  const shown = useRef<string | null>(null)
   useEffect(() => {
     const name = stage === NEXT ? 'What to do next' : found?.name
     document.title = name === undefined ? 'Fine Kerf' : `${name} · Fine Kerf`
@@ -46,6 +47,16 @@ export function BenchPage() {
   if (opened.kind === 'opening') return <p className="p-8 text-second">Opening the bench …</p>
   return (
     <div className="sheet grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)_auto] md:grid-cols-[132px_minmax(0,1fr)] md:grid-rows-[auto_minmax(0,1fr)_auto]">
+      <a
+        href="#sheet"
+        className="button button-first no-print absolute left-2 top-2 z-50 -translate-y-20 focus:translate-y-0"
+        onClick={(event) => {
+          event.preventDefault()
+          focusSheet()
+        }}
+      >
+        To the sheet
+      </a>
       <Nameplate />
       <StageRoute benchId={benchId} current={stage} />
       <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">
@@ -59,7 +70,7 @@ export function BenchPage() {
             ) : (
               <StagePage benchId={benchId} stage={found} part={part} />
             )}
-            <Drawn tell={setDrawn} />
+            <Drawn key={part ?? ''} stage={stage} shownRef={shown} tell={setDrawn} />
           </Suspense>
         </Boundary>
       </main>
@@ -68,15 +79,38 @@ export function BenchPage() {
   )
 }
 
+/** Puts the focus on the heading of the sheet, so that the next Tab is its first part. */
+function focusSheet(): void {
+  const heading = document.querySelector<HTMLElement>('main h1')
+  if (heading === null) return
+  heading.tabIndex = -1
+  heading.focus({ preventScroll: true })
+}
+
 /** What is to be said of saving, where there is something. */
 function Unsaved() {
   const isSaid = useBenchStore(({ save, leftAs }) => leftAs !== null || (save.kind !== 'saved' && save.kind !== 'saving'))
   return isSaid ? <SaveNotice /> : null
 }
 
-/** Stands beside a sheet and so appears with it: what is not needed for the first picture loads after that. */
-function Drawn({ tell }: { readonly tell: (drawn: boolean) => void }) {
-  useEffect(() => tell(true), [tell])
+/**
+ * Stands beside a sheet and so appears with it: what is not needed for the first picture loads after that. A change of
+ * stage is heard, and the keyboard goes on from its heading; the first sheet leaves the focus where it is.
+ */
+function Drawn(props: {
+  readonly stage: string
+  readonly shownRef: { current: string | null }
+  readonly tell: (drawn: boolean) => void
+}) {
+  const { stage, shownRef, tell } = props
+  useEffect(() => {
+    tell(true)
+    if (document.querySelector('main h1') === null) return
+    // An editor that a link opened keeps the focus.
+    const isTaken = document.querySelector('[role="dialog"]') !== null
+    if (shownRef.current !== null && shownRef.current !== stage && !isTaken) focusSheet()
+    shownRef.current = stage
+  }, [stage, shownRef, tell])
   return null
 }
 

@@ -1,15 +1,18 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
-import { hasField, labelAt, type Bench } from '../core/document'
+import { benchFactSpec, hasField, labelAt, type Bench } from '../core/document'
 import { STAGES } from '../screens/stages'
 import {
   addressOf,
   addressOfFact,
   editBench,
+  isDone,
   isOnNameplate,
+  NEXT,
   openDemo,
   openSecondDemo,
+  reasonOf,
   redo,
   revealFact,
   setTheme,
@@ -18,11 +21,15 @@ import {
   useSession,
 } from '../state'
 import { exportBench } from '../ui'
+import { notify } from './notify'
 import { Over } from './Over'
+import { PART_WORDS } from './paletteWords'
 
 interface Entry {
   readonly words: string
   readonly aside?: string
+  /** Other words that it is found by. */
+  readonly also?: string
   readonly run: () => void
 }
 
@@ -46,6 +53,7 @@ export function Palette() {
             ...(stage.parts.length < 2 ? [] : stage.parts).map((part) => ({
               words: `${stage.name}: ${part.name}`,
               aside: part.about,
+              also: PART_WORDS[`${stage.id}/${part.id}`] ?? '',
               run: go(addressOf(bench.id, stage.id, part.id)),
             })),
           ]),
@@ -80,6 +88,7 @@ export function Palette() {
                 <Command.Item
                   key={entry.words}
                   value={`${heading} ${entry.words}`}
+                  keywords={(entry.also ?? '').split(' ')}
                   onSelect={run(entry)}
                   className="flex cursor-pointer justify-between gap-4 px-2 py-1.5 data-[selected=true]:bg-tape"
                 >
@@ -103,10 +112,17 @@ function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
     entries.push({
       words: labelAt(bench, path),
       aside: text === '' ? 'not entered' : `${text} ${unit}`.trim(),
+      ...alsoOf(path),
       run: () => reveal(path),
     })
   })
   return entries
+}
+
+/** Words that a fact is looked for by, beside its label. */
+function alsoOf(path: string): { readonly also?: string } {
+  const also = benchFactSpec(path)?.also
+  return also === undefined ? {} : { also }
 }
 
 function commands(bench: Bench | null, go: (to: string) => () => void): Entry[] {
@@ -126,7 +142,13 @@ function commands(bench: Bench | null, go: (to: string) => () => void): Entry[] 
   return [
     { words: 'Undo', aside: 'Ctrl Z', run: () => void undo() },
     { words: 'Redo', aside: 'Ctrl Shift Z', run: () => void redo() },
-    { words: 'Export the bench file', aside: 'Ctrl S', run: () => void exportBench(bench.id) },
+    { words: 'What to do next', also: 'todo stop stops list', run: go(addressOf(bench.id, NEXT)) },
+    {
+      words: 'Export the bench file',
+      aside: 'Ctrl S',
+      also: 'save backup download',
+      run: () => void exportBench(bench.id).then((said) => isDone(said) || notify(reasonOf(said))),
+    },
     { words: 'Print this sheet', run: () => window.print() },
     {
       words: bench.units === 'metric' ? 'Show figures in inches' : 'Show figures in millimetres',

@@ -25,6 +25,7 @@ export function StageRoute({ benchId, current }: { readonly benchId: string; rea
               name={name}
               number={i + 1}
               current={id === current}
+              dim={stage.soon !== undefined}
               note={noteOf(stage, assumed.get(id)?.length ?? 0, stale.filter((it) => it.record.stage === id).length)}
               mark={<VerdictMark mark={(live ?? saved)[id] ?? null} pale={live === null && id !== current} />}
             />
@@ -46,14 +47,15 @@ function Stop(props: {
   readonly number: number
   readonly current: boolean
   readonly note: string
+  readonly dim: boolean
   readonly mark: React.ReactNode
 }) {
-  const { to, name, number, current, note, mark } = props
+  const { to, name, number, current, note, dim, mark } = props
   return (
     <li className={`relative shrink-0 md:min-h-[50px] md:flex-1 ${current ? 'bg-paper' : ''}`}>
       <NavLink
         to={to}
-        className="flex h-full items-start gap-3 px-3.5 py-1 hover:text-teal md:pr-7"
+        className={`flex h-full items-start gap-3 px-3.5 py-1 hover:text-teal md:pr-7 ${dim && !current ? 'text-second' : ''}`}
         aria-current={current ? 'page' : undefined}
       >
         <span className="min-w-0 flex-1 leading-tight">

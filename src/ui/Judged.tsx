@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { worstFirst } from '../core/bench'
+import { inGroups } from '../core/bench'
 import { useVerdicts } from '../state'
 import { Panel } from './Panel'
 import { VerdictRow } from './VerdictRow'
@@ -14,14 +14,21 @@ export const Judged = memo(function Judged({ stage, title = 'Judged' }: { readon
   ) : null
 })
 
-/** The verdicts of a stage, the worst first. */
+/** The verdicts of a stage, the worst first; alike ones together, and what follows from another behind it. */
 export const Verdicts = memo(function Verdicts({ stage }: { readonly stage: string }) {
   const verdicts = useVerdicts(stage)
   return (
     <ul className="m-0 list-none p-0">
-      {worstFirst(verdicts).map((verdict) => (
-        <VerdictRow key={`${verdict.def.id}${verdict.args.join()}`} verdict={verdict} />
-      ))}
+      {inGroups(verdicts).flatMap((group) =>
+        group.map((verdict, i) => (
+          <VerdictRow
+            key={`${verdict.def.id}${verdict.args.join()}`}
+            verdict={verdict}
+            first={i === 0 ? null : (group[0] ?? null)}
+            last={i === group.length - 1}
+          />
+        )),
+      )}
     </ul>
   )
 })

@@ -1,7 +1,10 @@
 import type { ReactNode } from 'react'
-import { Consequences } from './Consequences'
 import { Judged } from './Judged'
-import { Records } from './Records'
+import { later } from './later'
+
+// What is spoilt is known when every domain is here, and what was written down can wait as long.
+const Consequences = later(async () => (await import('./Consequences')).Consequences, 'at rest')
+export const Records = later(async () => (await import('./Records')).Records, 'at rest')
 
 /**
  * What stands beside a plate: what is to be done again, what is worked, what is judged, what was written down.

@@ -9,15 +9,21 @@ import { VerdictMark } from './VerdictMark'
 
 const WhatDecides = later(async () => (await import('./WhatDecides')).WhatDecides, 'at rest')
 
-/** A verdict: its mark, why, the one thing to do next, and whether it rests on guesses. */
-export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
+/**
+ * A verdict: its mark, why, the one thing to do next, and whether it rests on guesses.
+ * @param first The first of its group, whose action is not said twice; null for the first itself.
+ */
+export function VerdictRow(props: { readonly verdict: Verdict; readonly first: Verdict | null; readonly last: boolean }) {
+  const { verdict, first, last } = props
   const bench = useJudgedBench()
   const system = useUnits()
   if (bench === null) return null
-  const { head, why, next } = wordingOf(engineOf(bench), verdict, system)
-  const action = next === undefined ? null : <NextLink next={next}>{next.words}.</NextLink>
+  const engine = engineOf(bench)
+  const { head, why, next } = wordingOf(engine, verdict, system)
+  const isSaid = first !== null && wordingOf(engine, first, system).next?.words === next?.words
+  const action = next === undefined || isSaid ? null : <NextLink next={next}>{next.words}.</NextLink>
   return (
-    <li className="keep-together flex gap-2 border-b border-rule py-2.5">
+    <li className={`keep-together flex gap-2 ${last ? 'border-b border-rule pb-2.5' : 'pb-1'} ${first === null ? 'pt-2.5' : ''}`}>
       <span className="pt-1">
         <VerdictMark mark={verdict.mark} />
       </span>
@@ -25,7 +31,7 @@ export function VerdictRow({ verdict }: { readonly verdict: Verdict }) {
         <p>
           <strong className="font-[650]">{head}</strong>
           {/[?.!]$/.test(head) ? ' ' : '. '}
-          {why} {verdict.straddles ? <WhatDecides verdict={verdict} bench={bench} otherwise={action} /> : action}
+          {why} {verdict.straddles && !isSaid ? <WhatDecides verdict={verdict} bench={bench} otherwise={action} /> : action}
         </p>
         {verdict.assumed.length > 0 && <Assumed verdict={verdict} bench={bench} />}
       </div>

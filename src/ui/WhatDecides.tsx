@@ -20,8 +20,14 @@ export function WhatDecides({
     const [first] = advice.ranking
     return (
       <>
-        {first !== undefined && `No instrument at hand will decide it; most of the doubt comes from the ${name(first.path)}. `}
-        {otherwise}
+        {first === undefined ? (
+          otherwise
+        ) : (
+          <>
+            No instrument at hand will decide it; most of the doubt comes from the{' '}
+            <FactLink path={first.path}>{name(first.path)}</FactLink>.
+          </>
+        )}
       </>
     )
   }

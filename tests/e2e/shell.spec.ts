@@ -47,6 +47,34 @@ test.describe('storage that fails', () => {
   })
 })
 
+test('the keyboard: past the route in one step, on at the heading of each stage, and facts by the words people use', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('link', { name: 'To the sheet' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('link', { name: /Machine$/ })).toBeFocused()
+  await page.keyboard.press(']')
+  await expect(page).toHaveURL(/\/power\//)
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused()
+  for (const [words, found] of [
+    ['steps per mm', /Microsteps, X/],
+    ['goggles', /Optical density of your eyewear/],
+    ['screw', /Fasteners/],
+    ['quiet', /Schedule/],
+    ['square', /Square and level/],
+  ] as const) {
+    await page.keyboard.press('Control+k')
+    await page.getByPlaceholder('Find a stage, a fact or a command').fill(words)
+    await expect(page.getByRole('option', { name: found }).first()).toBeVisible()
+    await page.keyboard.press('Escape')
+  }
+})
+
 test('the route, the palette and the keys lead everywhere; what is not built says so', async ({ bench, page }) => {
   await bench.openDemo()
   const toCome = STAGES.findIndex((it) => it.soon !== undefined)

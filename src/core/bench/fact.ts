@@ -65,6 +65,8 @@ export interface FactSpec extends Placed {
   readonly unit?: UnitId
   /** One sentence: how to find it out. */
   readonly how?: string
+  /** Other words that people look for it by. */
+  readonly also?: string
 }
 
 /** What a choice offers, in words. */

@@ -3,6 +3,7 @@ import { exactly, measured, missing, within } from '../../../tests/facts'
 import {
   createEngine,
   figureOf,
+  inGroups,
   judge,
   measureNext,
   sayUnknown,
@@ -50,6 +51,20 @@ describe('a margin against its limits (T9)', () => {
   it('a hazard that straddles is a stop, and one that is not entered is not known', () => {
     expect(markOf(measured(0.1, 0.2), { hazard: true }).mark).toBe('stop')
     expect(markOf(missing(), { hazard: true }).mark).toBe('unknown')
+  })
+
+  it('what costs quality alone is a look, and its sentence still says that the limit is missed', () => {
+    expect(markOf(measured(-5, 0.1), { short: 'look' })).toMatchObject({ mark: 'look', reads: 'stop' })
+    expect(markOf(measured(0.1, 0.2), { short: 'look' })).toMatchObject({ mark: 'unknown', reads: 'unknown' })
+  })
+
+  it('alike ones stand together, and behind a bad one what follows from it; a good one leads nothing', () => {
+    const [bad, good] = [measured(-5, 0.1), measured(5, 0.1)]
+    const size = { id: 'size', follows: 'v' }
+    const groups = (x: Fact) => inGroups([markOf(good, { id: 'other' }), markOf(bad, size), markOf(x), markOf(x)])
+    const ids = (x: Fact) => groups(x).map((group) => group.map((it) => it.def.id).join(' '))
+    expect(ids(bad)).toEqual(['v v size', 'other'])
+    expect(ids(good)).toEqual(['size', 'other', 'v v'])
   })
 
   it('names the guesses it rests on', () => {

@@ -154,6 +154,27 @@ export function worstFirst(verdicts: readonly Verdict[]): readonly Verdict[] {
   return [...verdicts].sort((p, q) => ORDER.indexOf(q.mark) - ORDER.indexOf(p.mark))
 }
 
+/**
+ * Verdicts by what they are about, the worst group first: alike ones of several axes together, and behind a bad one what
+ * follows from it.
+ */
+export function inGroups(verdicts: readonly Verdict[]): readonly (readonly Verdict[])[] {
+  const sorted = worstFirst(verdicts)
+  const keyOfOne = ({ def, mark }: Verdict): string => `${def.id}|${mark}`
+  const leaderOf = ({ def, args }: Verdict): Verdict | undefined =>
+    sorted.find((it) => it.def.id === def.follows && it.mark !== 'good' && it.args.join('|') === args.join('|'))
+  const groups = new Map<string, Verdict[]>()
+  for (const leads of [true, false]) {
+    for (const verdict of sorted) {
+      const leader = leaderOf(verdict)
+      if ((leader === undefined) !== leads) continue
+      const key = keyOfOne(leader ?? verdict)
+      groups.set(key, [...(groups.get(key) ?? []), verdict])
+    }
+  }
+  return [...groups.values()]
+}
+
 /** Why a figure is not known, in one sentence that says what to do. @param nameOf Label of the fact at a path. */
 export function sayUnknown(why: Unknown, nameOf: (path: Path) => string): Finding {
   const say = (message: string): Finding => ({ code: why.kind, severity: 'error', message })

@@ -15,6 +15,7 @@ export const electricalShape = group(
       how: 'From the data sheet of the controller: the clock that feeds the timer of the power output.',
     }),
     pwmFrequency: fact({
+      also: 'pwm khz',
       label: 'Frequency of the power signal',
       quantity: 'frequency',
       min: 1,
@@ -24,6 +25,7 @@ export const electricalShape = group(
       how: 'What the data sheet of the driver asks for, or read with a multimeter that counts frequency at half power.',
     }),
     fullPower: fact({
+      also: 's max spindle laser power word',
       label: 'Full power word',
       quantity: 'count',
       min: 1,

@@ -43,6 +43,7 @@ export const axisShape = group({
   order: bare(),
   letter: word(['X', 'Y', 'Z'] as const),
   travel: fact({
+    also: 'size work area bed',
     act: TRAVEL,
     label: 'Travel',
     quantity: 'length',
@@ -87,6 +88,7 @@ export const axisShape = group({
   }),
   drive: choice({ act: DRIVE_TRAIN, when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
   fullSteps: fact({
+    also: 'steps per mm 1.8 degree step angle',
     act: DRIVE_TRAIN,
     label: 'Full steps a turn',
     quantity: 'count',
@@ -97,6 +99,7 @@ export const axisShape = group({
     how: '360° over the step angle on the motor label: 1.8° is 200.',
   }),
   microsteps: fact({
+    also: 'steps per mm microstepping jumper',
     act: DRIVE_TRAIN,
     label: 'Microsteps',
     quantity: 'divisor',
@@ -107,6 +110,7 @@ export const axisShape = group({
     how: 'Read the switches or jumpers of the driver against its table.',
   }),
   pulleyTeeth: fact({
+    also: 'steps per mm pulley',
     act: DRIVE_TRAIN,
     when: pulled('belt', 'reducedBelt'),
     label: 'Pulley teeth',
@@ -307,6 +311,7 @@ export const axisShape = group({
     how: 'The same span on the other side.',
   }),
   acceleration: fact({
+    also: 'jerk ramp',
     label: 'Acceleration',
     quantity: 'acceleration',
     min: 1,

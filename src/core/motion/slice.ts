@@ -196,6 +196,7 @@ export const motionShape = group(
       how: 'Less than the depth of focus to either side.',
     }),
     wantedSpeed: fact({
+      also: 'feed rate',
       label: 'Wanted speed',
       quantity: 'speed',
       min: 0.01,
@@ -204,6 +205,7 @@ export const motionShape = group(
       how: 'The fastest scan you hope for.',
     }),
     maxStepRate: fact({
+      also: 'khz pulse',
       label: 'Highest step rate of the controller',
       quantity: 'frequency',
       min: 100,
@@ -223,6 +225,7 @@ export const motionShape = group(
       { part: 'square', act: CORNERS },
     ),
     squareWithin: fact({
+      also: 'diagonal square angle tolerance',
       part: 'square',
       label: 'Accepted angle out of square',
       quantity: 'angle',

@@ -7,6 +7,7 @@ const SPOT: Act = { id: 'spot', words: 'Burn a thin line along X and one along Y
 export const opticsShape = group(
   {
     power: fact({
+      also: 'watt laser',
       label: 'Optical power',
       cell: 'beam',
       act: DIODE,
@@ -16,6 +17,7 @@ export const opticsShape = group(
       how: 'The optical power on the data sheet, not the electrical one; a tenth of it may be missing.',
     }),
     wavelength: fact({
+      also: 'nm colour blue',
       label: 'Wavelength',
       cell: 'beam',
       act: DIODE,
@@ -25,6 +27,7 @@ export const opticsShape = group(
       how: 'From the label of the diode or module.',
     }),
     spotX: fact({
+      also: 'kerf beam width focus',
       label: 'Spot across X',
       cell: 'spot',
       act: SPOT,

@@ -6,6 +6,7 @@ const EYEWEAR: Act = { id: 'eyewear', words: "Copy density and scale number off 
 export const safetyShape = group(
   {
     eyewearDensity: fact({
+      also: 'goggles glasses od',
       label: 'Optical density of your eyewear at this wavelength',
       quantity: 'opticalDensity',
       cell: 'eyewear',
@@ -16,6 +17,7 @@ export const safetyShape = group(
       how: 'From the certificate, at the wavelength of the diode. Colour proves nothing; without a certificate it is 0.',
     }),
     eyewearScale: fact({
+      also: 'goggles glasses lb label',
       label: 'Scale number of your eyewear at this wavelength',
       quantity: 'count',
       cell: 'eyewear',

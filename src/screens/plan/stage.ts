@@ -20,7 +20,11 @@ export const plan = stage({
       name: 'Fasteners',
       about: 'What each joint takes, and which joints the screws in the bag belong to.',
     },
-    { id: 'bench', name: 'At the bench', about: 'One step after the other, each with the check that closes it.' },
+    {
+      id: 'bench',
+      name: 'At the bench',
+      about: 'One step after the other, each with the check that closes it.',
+    },
   ],
   domains: ['schedule'],
   load: async () => (await import('./sheets')).sheets,

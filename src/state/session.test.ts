@@ -22,7 +22,7 @@ describe('a fact that is asked for', () => {
     ['motion.racking.left', 'motion/square', {}],
     ['motion.heights.h1.height', 'motion/square', {}],
     ['motion.frame.guides', 'plan/parts', {}],
-    ['plan.goals.budget', 'plan/parts', {}],
+    ['plan.goals.budget', 'plan/build', {}],
     ['plan.fits.shaft', 'plan/fasteners', {}],
     ['electrical.fullPower', 'power/signal', {}],
     ['controller.axes.x.steps', 'controller/settings', {}],

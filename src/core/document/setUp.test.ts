@@ -41,11 +41,30 @@ describe('an empty bench set up from what is wanted', () => {
     expect([goals.workWidth.origin, goals.workWidth.typed, goals.budget.value]).toEqual(['stated', '400', 350])
     expect([goals.rotary.chosen, goals.rotary.origin, goals.portable.chosen]).toEqual(['yes', 'stated', 'no'])
     expect(goals.materials).toEqual({ wood: true })
-    expect(axis(bench, 'X')?.travel).toMatchObject({ value: 420, origin: 'assumed', doubt: { kind: 'halfWidth', a: 10 } })
+    expect(axis(bench, 'X')?.travel).toMatchObject({ value: 440, origin: 'assumed', doubt: { kind: 'halfWidth', a: 10 } })
     expect(axis(bench, 'Y')?.motors.value).toBe(2)
     // Round work of up to 80 mm, thicker than the sheet that was named.
-    expect(axis(bench, 'Z')?.travel).toMatchObject({ value: 100, origin: 'assumed' })
+    expect(axis(bench, 'Z')?.travel).toMatchObject({ value: 120, origin: 'assumed' })
     expect(Object.keys(bench.controller.axes)).toHaveLength(3)
+  })
+
+  it('complains of nothing that follows from it: no stop, and no look but a field too wide for mirrors', () => {
+    for (const kinematics of Object.keys(KINEMATICS) as Kinematics[]) {
+      for (const rotary of [false, true]) {
+        const bench = setUp({ kinematics, rotary, height: rotary ? said(40) : null, budget: said(350, 'money') })
+        const bad = judgeAll(engineFor(bench)).filter((it) => it.mark === 'stop' || it.mark === 'look')
+        expect(bad.map((it) => it.def.id)).toEqual(kinematics === 'mirrors' ? ['motion.fieldInFocus'] : [])
+      }
+    }
+  })
+
+  it('can be set up again: what was measured since stays, and no task comes twice', () => {
+    const first = setUp({ kinematics: 'retrofit' })
+    const measured = setAt(first, 'motion.axes.x.travel', { ...said(333), origin: 'measured' })
+    const again = setUpBench(measured, wish({ kinematics: 'retrofit', width: said(250) }), () => crypto.randomUUID())
+    expect(axis(again, 'X')?.travel.value).toBe(333)
+    expect(again.plan.goals.workWidth.value).toBe(250)
+    expect(again.plan.tasks).toEqual(first.plan.tasks)
   })
 
   it('gets a Z axis for thick or round work alone; sheet is followed by a gauge block, mirrors have none', () => {

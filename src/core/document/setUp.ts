@@ -21,7 +21,9 @@ export interface Wish {
 }
 
 /** What the travel is wider than the largest work, mm: for the approach and the clamps (common practice). */
-const ROUND_THE_WORK = 20
+const ROUND_THE_WORK = 40
+/** Speed that a router's screws reach by any usual step rate; belts keep what the template wants, mm/s (common practice). */
+const SCREW_SPEED = 15
 /** Room for the diameter of round work where nobody said how thick, mm (common practice). */
 const ROUND_WORK = 80
 /** Sheet up to this is followed by a gauge block; above it the head wants an axis of its own, mm (common practice). */
@@ -29,7 +31,8 @@ const SHEET = 10
 
 /**
  * Sets a bench up from what is wanted: goals as they were said, everything that follows from them assumed with an honest
- * range, the usual tasks behind those that are there. What somebody has stated or measured of the machine stays.
+ * range, the usual tasks behind those that are there, each once. What somebody has stated or measured of the machine
+ * stays, so that it can be set up again at any time.
  * @param newId Gives an id that was never used. @returns The bench as it is then; the given one is not altered.
  * Source: common practice; every guess is marked as one.
  */
@@ -63,6 +66,10 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
         kinematics: chosen(kinematics),
         axes: Object.fromEntries(axes),
         mirrors,
+        wantedSpeed:
+          kinematics === 'retrofit'
+            ? unlessKnown(motion.wantedSpeed, { ...assumed(SCREW_SPEED, 0), typedUnit: 'mm/s', doubt: { kind: 'exact' } })
+            : motion.wantedSpeed,
         frame: { ...motion.frame, guides: unlessKnown(motion.frame.guides, guides) },
       },
       plan: { ...plan, build: chosen(wish.build), goals },
@@ -72,11 +79,13 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
   )
 }
 
-/** Adds tasks behind those that are there, each waiting for what it is usual to wait for. */
+/** Adds tasks behind those that are there, but such as are there already; each waits for what it is usual to wait for. */
 export function withTasks(bench: Bench, usual: readonly UsualTask[], newId: () => string): Bench {
-  const ids = new Map(usual.map((it) => [it.key, newId()]))
+  const there = new Map(Object.entries(bench.plan.tasks).map(([id, it]) => [it.name, id]))
+  const ids = new Map(usual.map((it) => [it.key, there.get(it.name) ?? newId()]))
   const first = Math.max(0, ...Object.values(bench.plan.tasks).map((it) => it.order))
-  const made = usual.map(({ key, needs, ...task }, i): [string, PlanTask] => [
+  const missing = usual.filter((it) => !there.has(it.name))
+  const made = missing.map(({ key, needs, ...task }, i): [string, PlanTask] => [
     ids.get(key) ?? key,
     {
       ...task,

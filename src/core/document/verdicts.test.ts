@@ -14,7 +14,12 @@ const height = (z: number) => ({ order: 1, x: 10 * z, y: 10 * z * z, height: wit
 const benches: readonly Bench[] = [
   demo,
   plover().bench,
-  set(demo, ['motion.kinematics.chosen', 'crossed'], ['motion.racking', { left: within(41, 0.1), right: within(40, 0.1) }]),
+  set(
+    demo,
+    ['motion.kinematics.chosen', 'crossed'],
+    ['motion.crossed.motorAside', within(0, 1)],
+    ['motion.racking', { left: within(41, 0.1), right: within(40, 0.1) }],
+  ),
   set(
     demo,
     ['motion.kinematics.chosen', 'mirrors'],

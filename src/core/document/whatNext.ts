@@ -65,7 +65,7 @@ const BEGIN: Todo = {
   kind: 'begin',
   words: 'Say what you build, how large, and what it is to burn',
   why: 'A first plan follows from it, and guesses that fit the machine; everything stays open to change.',
-  at: { part: 'plan/schedule' },
+  at: { part: 'plan/build' },
 }
 
 /** Nothing was entered or planned yet. */

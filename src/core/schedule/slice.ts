@@ -86,22 +86,25 @@ const wanted = (label: string, how?: string) =>
   fact({ label, quantity: 'length', min: 0.1, max: 4000, exact: true, ...(how === undefined ? {} : { how }) })
 
 /** What the machine is for. */
-const goalsShape = group({
-  workWidth: wanted('Width of the largest work', 'Along X.'),
-  workDepth: wanted('Depth of the largest work', 'Along Y.'),
-  workHeight: wanted('Height of the thickest work', 'With what holds it, from the bed to its top.'),
-  rotary: choice({ label: 'Round things are turned', options: YES_NO, assume: { chosen: 'no' } }),
-  portable: choice({ label: 'It is carried to where it burns', options: YES_NO, assume: { chosen: 'no' } }),
-  budget: fact({
-    label: 'What it may cost',
-    quantity: 'money',
-    min: 0,
-    max: 1e6,
-    exact: true,
-    how: 'All of it, in your own money.',
-  }),
-  materials: someOf(MATERIAL_IDS, just(true)),
-})
+const goalsShape = group(
+  {
+    workWidth: wanted('Width of the largest work', 'Along X.'),
+    workDepth: wanted('Depth of the largest work', 'Along Y.'),
+    workHeight: wanted('Height of the thickest work', 'With what holds it, from the bed to its top.'),
+    rotary: choice({ label: 'Round things are turned', options: YES_NO, assume: { chosen: 'no' } }),
+    portable: choice({ label: 'It is carried to where it burns', options: YES_NO, assume: { chosen: 'no' } }),
+    budget: fact({
+      label: 'What it may cost',
+      quantity: 'money',
+      min: 0,
+      max: 1e6,
+      exact: true,
+      how: 'All of it, in your own money.',
+    }),
+    materials: someOf(MATERIAL_IDS, just(true)),
+  },
+  { part: 'build' },
+)
 
 const stockLength = () =>
   fact({
@@ -119,9 +122,10 @@ const sawCut = (value: number) =>
 /** The plan: what is built, for what, from what, joined how, in which order, when. */
 export const planShape = group(
   {
-    build: choice({ label: 'What is built', options: BUILDS, assume: { chosen: 'new' } }),
+    build: choice({ part: 'build', label: 'What is built', options: BUILDS, assume: { chosen: 'new' } }),
     goals: goalsShape,
     readyPrice: fact({
+      part: 'build',
       label: 'Price of a ready-made machine',
       quantity: 'money',
       min: 0,

@@ -102,7 +102,7 @@ export const materialsBurn = verdict({
       return {
         head: 'Never burn this',
         why: `${named(neverBurn(ids))}. It does not belong into the shed’s scrap box either.`,
-        next: { words: 'Take it off what is to be burnt', part: 'plan/parts' },
+        next: { words: 'Take it off what is to be burnt', part: 'plan/build' },
       }
     }
     const conditions = underCondition(ids)

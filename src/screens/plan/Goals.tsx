@@ -12,7 +12,7 @@ export function Goals() {
   const change = (ids: readonly MaterialId[]): void => {
     editBench('what is burnt', (it) => setAt(it, 'plan.goals.materials', Object.fromEntries(ids.map((id) => [id, true]))))
   }
-  return (
+  const panel = (
     <Panel title="Given, what it is for">
       <Sentence>
         The largest work is <FactField path="plan.goals.workWidth" /> wide and <FactField path="plan.goals.workDepth" /> deep, the
@@ -25,5 +25,12 @@ export function Goals() {
         <MaterialBoxes ticked={ticked} change={change} />
       </div>
     </Panel>
+  )
+  if (bench.plan.goals.workWidth.value !== null) return panel
+  return (
+    <details className="no-print">
+      <summary className="cursor-pointer py-1 text-second">Or enter each answer by itself</summary>
+      {panel}
+    </details>
   )
 }

@@ -1,11 +1,12 @@
 import { useState, type SyntheticEvent } from 'react'
-import { enterFact, type Fact } from '../../core/bench'
-import { benchFactSpec } from '../../core/document'
+import { useNavigate } from 'react-router'
+import { enterFact, showFact, type Fact } from '../../core/bench'
+import { benchFactSpec, type Bench } from '../../core/document'
 import { KINEMATICS, type Kinematics } from '../../core/motion'
-import type { MaterialId } from '../../core/safety'
+import { MATERIAL_IDS, type MaterialId } from '../../core/safety'
 import { BUILDS } from '../../core/schedule'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
-import { setUp } from '../../state'
+import { addressOf, isDone, NEXT, setUp, useBenchStore } from '../../state'
 import { Findings, Panel, SelectOf, useUnits } from '../../ui'
 import { MaterialBoxes } from './MaterialBoxes'
 
@@ -17,17 +18,60 @@ const FIRST: Readonly<Record<UnitSystem, Typed>> = {
   inch: { workWidth: '16', workDepth: '12', workHeight: '', budget: '' },
 }
 
-/** What is to be built: the answers set an empty bench up, every guess assumed with an honest range. */
+/** What is to be built: the answers set a bench up, every guess assumed with an honest range; they stay open to change. */
 export function SetUp() {
+  const bench = useBenchStore((it) => it.bench)
+  // Another bench, or another answer by its own field, begins the form anew.
+  if (bench === null) return null
+  const form = <SetUpForm key={`${bench.id} ${JSON.stringify(answersOf(bench))}`} bench={bench} />
+  if (bench.plan.goals.workWidth.value === null) return <div className="mt-3">{form}</div>
+  return (
+    <details className="no-print mt-3">
+      <summary className="cursor-pointer py-1 text-second">Set the bench up again, from other answers</summary>
+      {form}
+    </details>
+  )
+}
+
+interface Answers {
+  readonly kinematics: Kinematics
+  readonly build: keyof typeof BUILDS
+  readonly typed: Typed
+  readonly materials: readonly MaterialId[]
+  readonly rotary: boolean
+  readonly portable: boolean
+}
+
+/** What was said before; where nothing was, what is usual. */
+function answersOf({ motion, plan, units }: Bench): Answers {
+  const { goals } = plan
+  const said = (key: keyof Typed): string => {
+    const { text, unit } = showFact(goals[key])
+    return text === '' ? (goals.workWidth.value === null ? FIRST[units][key] : '') : `${text} ${unit}`.trim()
+  }
+  return {
+    kinematics: motion.kinematics.origin === 'stated' ? (motion.kinematics.chosen ?? 'gantry') : 'gantry',
+    build: plan.build.chosen ?? 'new',
+    typed: { workWidth: said('workWidth'), workDepth: said('workDepth'), workHeight: said('workHeight'), budget: said('budget') },
+    materials: goals.workWidth.value === null ? ['wood'] : MATERIAL_IDS.filter((id) => goals.materials[id] === true),
+    rotary: goals.rotary.chosen === 'yes',
+    portable: goals.portable.chosen === 'yes',
+  }
+}
+
+function SetUpForm({ bench }: { readonly bench: Bench }) {
   const system = useUnits()
+  const navigate = useNavigate()
   const unit = system === 'metric' ? 'mm' : 'in'
-  const [kinematics, setKinematics] = useState<Kinematics>('gantry')
-  const [build, setBuild] = useState<keyof typeof BUILDS>('new')
-  const [typed, setTyped] = useState(FIRST[system])
-  const [materials, setMaterials] = useState<readonly MaterialId[]>(['wood'])
-  const [rotary, setRotary] = useState(false)
-  const [portable, setPortable] = useState(false)
+  const [before] = useState(() => answersOf(bench))
+  const [kinematics, setKinematics] = useState(before.kinematics)
+  const [build, setBuild] = useState(before.build)
+  const [typed, setTyped] = useState(before.typed)
+  const [materials, setMaterials] = useState(before.materials)
+  const [rotary, setRotary] = useState(before.rotary)
+  const [portable, setPortable] = useState(before.portable)
   const [findings, setFindings] = useState<readonly Finding[]>([])
+  const isAgain = bench.plan.goals.workWidth.value !== null
   const submit = (event: SyntheticEvent): void => {
     event.preventDefault()
     const read = readGoals(typed, system)
@@ -37,10 +81,11 @@ export function SetUp() {
     }
     const said = setUp({ kinematics, build, materials, rotary, portable, ...read.value })
     setFindings(said)
+    if (isDone(said)) void navigate(addressOf(bench.id, NEXT))
   }
   const field = (key: keyof Typed, label: string) => (
     <input
-      className="input num w-20 leading-tight"
+      className="input num w-24 leading-tight"
       aria-label={label}
       value={typed[key]}
       placeholder={key === 'workWidth' || key === 'workDepth' ? '' : '–'}
@@ -65,11 +110,12 @@ export function SetUp() {
         </p>
         <MaterialBoxes ticked={materials} change={setMaterials} />
         <p className="text-[13px] text-second">
-          Travel, axes, drives and tasks are set from that, each assumed until you measure it. One step back undoes it.
+          Travel, axes, drives and tasks are set from that, each assumed until you measure it; what you have stated or measured
+          stays. One step back undoes it.
         </p>
         <Findings findings={findings} />
         <button type="submit" className="button button-first justify-self-start">
-          Set the bench up
+          {isAgain ? 'Set the bench up again' : 'Set the bench up'}
         </button>
       </form>
     </Panel>

@@ -12,13 +12,15 @@ import { PutBack } from './PutBack'
 import { SchedulePlate } from './SchedulePlate'
 import { SetUp } from './SetUp'
 import { BenchSide, FastenersSide, PartsSide, ScheduleSide } from './Side'
+import { StageLink } from '../../ui'
 import { Stock } from './Stock'
 import { TaskList } from './TaskList'
 
 export const sheets = {
   schedule: { plate: SchedulePlate, given: given(SetUpFirst, TaskList, FreeTime), side: ScheduleSide },
-  parts: { plate: CutPlate, given: given(Stock, PartsList, Goals), side: PartsSide },
+  parts: { plate: CutPlate, given: given(Stock, PartsList), side: PartsSide },
   fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits), side: FastenersSide },
+  build: { plate: SetUp, given: given(Goals), side: ScheduleSide },
   bench: { plate: AtTheBench, given: given(PutBack), side: BenchSide },
 }
 
@@ -34,8 +36,16 @@ function given(...panels: readonly ComponentType[]): ComponentType {
   }
 }
 
-/** What is to be built, as long as there is nothing to do yet. */
+/** The way to the set-up, as long as there is nothing to do yet. */
 function SetUpFirst() {
   const isEmpty = useBenchStore(({ bench }) => bench !== null && Object.keys(bench.plan.tasks).length === 0)
-  return isEmpty ? <SetUp /> : null
+  return isEmpty ? (
+    <p>
+      Nothing is planned yet:{' '}
+      <StageLink stage="plan" part="build">
+        say what is to be built
+      </StageLink>
+      , and its usual tasks stand here.
+    </p>
+  ) : null
 }

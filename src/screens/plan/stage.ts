@@ -21,6 +21,12 @@ export const plan = stage({
       about: 'What each joint takes, and which joints the screws in the bag belong to.',
     },
     {
+      id: 'build',
+      name: 'What is built',
+      question: 'What is built, and what is it for?',
+      about: 'What the machine is and what it is for: guesses, tasks and travel follow from it, and can be set again.',
+    },
+    {
       id: 'bench',
       name: 'At the bench',
       about: 'One step after the other, each with the check that closes it.',

@@ -25,6 +25,8 @@ interface Session {
   readonly axisId: string | null
   /** The part that was last open, of each stage: the route leads back to it. */
   readonly lastParts: Readonly<Record<string, string>>
+  /** The instrument that was last used for each quantity: it is proposed for the next reading. */
+  readonly lastTools: Readonly<Record<string, string>>
   /** The step that was chosen at the bench; null: the first that can be done. */
   readonly stepId: string | null
   readonly stepDrafts: Readonly<Record<string, StepDraft>>
@@ -53,6 +55,7 @@ export const useSession = create<Session>()(() => ({
   drafts: {},
   axisId: null,
   lastParts: {},
+  lastTools: {},
   stepId: null,
   stepDrafts: {},
   runId: null,
@@ -123,7 +126,14 @@ export function swapDrafts(left: string | null, opened: string): void {
   if (left === opened) return
   if (left !== null) storeDrafts(left, useSession.getState().drafts)
   draftsOf = opened
-  useSession.setState({ editing: null, drafts: keptDrafts()[opened] ?? {}, stepId: null, runId: null, stepDrafts: {} })
+  useSession.setState({
+    editing: null,
+    drafts: keptDrafts()[opened] ?? {},
+    stepId: null,
+    runId: null,
+    stepDrafts: {},
+    lastTools: {},
+  })
 }
 
 /** The bench that the drafts in hand belong to. */
@@ -173,6 +183,11 @@ function belongingOf(path: Path): Partial<Session> {
 /** Remembers which part of a stage is open. */
 export function rememberPart(stage: string, part: string): void {
   useSession.setState(({ lastParts }) => (lastParts[stage] === part ? {} : { lastParts: { ...lastParts, [stage]: part } }))
+}
+
+/** Remembers what a quantity was read with. */
+export function rememberTool(quantity: string, instrumentId: string): void {
+  useSession.setState(({ lastTools }) => ({ lastTools: { ...lastTools, [quantity]: instrumentId } }))
 }
 
 /** In place of a scale run's id: the one that is not made yet. */

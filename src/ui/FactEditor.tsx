@@ -1,8 +1,9 @@
 import { useId, useState, type SyntheticEvent } from 'react'
-import { enterFact, offeredUnit, type Entry, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
+import { offeredUnit, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { printQuantity, unitOf, unitsOf, type Finding } from '../core/units'
-import { dropDraft, keepDraft, setFact, stopEditing, useBenchStore, useSession, type Draft, isDone } from '../state'
+import { dropDraft, keepDraft, rememberTool, setFact, stopEditing, useBenchStore, useSession, type Draft, isDone } from '../state'
+import { draftOf, proposed, readDraft, sayKept, today } from './factDraft'
 import { Findings } from './Findings'
 
 const ORIGINS: readonly { readonly id: Origin; readonly words: string; readonly hint: string }[] = [
@@ -38,6 +39,7 @@ function Editor(edited: Edited) {
       <ValueInput id={id} draft={draft} change={change} spec={spec} bench={bench} findings={findings} />
       <OriginChoice id={id} draft={draft} change={change} />
       <DoubtInput draft={draft} change={change} whole={spec.whole === true} />
+      <Kept draft={draft} spec={spec} bench={bench} />
       {isMeasured && <ReadWith draft={draft} change={change} spec={spec} bench={bench} />}
       {isMeasured && (
         <label className={ROW}>
@@ -71,9 +73,10 @@ function useDraft({ path, fact, spec, bench }: Edited) {
   const [findings, setFindings] = useState<readonly Finding[]>(() =>
     kept === undefined ? [] : readDraft(kept, spec, bench).findings,
   )
-  const [untouched, setUntouched] = useState(kept === undefined && fact.origin === 'assumed')
+  const [untouched, setUntouched] = useState(kept === undefined)
+  const tool = useSession(({ lastTools }) => lastTools[spec.quantity] ?? '')
   const change: Change = (next) => {
-    const changed = { ...draft, ...(untouched && next.origin === undefined ? proposal(spec) : {}), ...next }
+    const changed = { ...draft, ...proposed(draft, next, { spec, bench, tool, today: today(), untouched }), ...next }
     setUntouched(false)
     setDraft(changed)
     keepDraft(path, changed)
@@ -88,8 +91,10 @@ function useDraft({ path, fact, spec, bench }: Edited) {
     const read = readDraft(draft, spec, bench)
     if (!read.ok) return setFindings(read.findings)
     const said = setFact(path, read.value, labelAt(bench, path))
-    if (isDone(said)) abandon()
-    else setFindings(said)
+    if (!isDone(said)) return setFindings(said)
+    const { instrument } = read.value
+    if (instrument !== undefined) rememberTool(spec.quantity, instrument)
+    abandon()
   }
   return { draft, findings, change, submit, abandon }
 }
@@ -162,6 +167,16 @@ function DoubtInput({ draft, change, whole }: Part & { readonly whole: boolean }
   )
 }
 
+/** The ± that will be kept, and where it comes from: no reading takes one in silence. */
+function Kept({ draft, spec, bench }: Pick<Part, 'draft'> & Pick<Edited, 'spec' | 'bench'>) {
+  const kept = sayKept(draft, spec, bench)
+  return (
+    <p className="mt-1 min-h-5 text-[12px] text-second" role="status">
+      {kept}
+    </p>
+  )
+}
+
 function ReadWith({ draft, change, spec, bench }: Part & Pick<Edited, 'spec' | 'bench'>) {
   const instruments = Object.entries(bench.instruments).filter(([, it]) => it.quantity === spec.quantity)
   const unit = offeredUnit(spec, bench.units)
@@ -192,34 +207,4 @@ function OtherUnits({ spec, unit }: { readonly spec: FactSpec; readonly unit: Re
 function doubtWords(origin: Origin, whole: boolean): string {
   if (whole) return 'Could be off by'
   return origin === 'measured' ? 'One reading scatters by (u)' : 'Certainly within'
-}
-
-/** Who types over a guess has most likely read it: a length with something, anything else off a label. */
-function proposal(spec: FactSpec): Pick<Draft, 'origin' | 'doubtTyped'> {
-  return { origin: spec.quantity === 'length' ? 'measured' : 'stated', doubtTyped: '' }
-}
-
-function draftOf(fact: Fact): Draft {
-  const { doubt } = fact
-  const spread = doubt.kind === 'standard' ? doubt.u : doubt.kind === 'halfWidth' ? doubt.a : null
-  return {
-    typed: fact.typed,
-    origin: fact.origin,
-    doubtTyped: spread === null ? '' : (printQuantity(0, spread, fact.typedUnit).plusMinus ?? '0'),
-    instrumentId: fact.instrument ?? '',
-    day: fact.at?.slice(0, 10) ?? '',
-  }
-}
-
-function readDraft(draft: Draft, spec: FactSpec, bench: Bench) {
-  const instrument = bench.instruments[draft.instrumentId]
-  const measured = draft.origin === 'measured'
-  const entry: Entry = {
-    typed: draft.typed,
-    origin: draft.origin,
-    doubtTyped: draft.doubtTyped,
-    instrument: measured && instrument !== undefined ? { id: draft.instrumentId, ...instrument } : null,
-    ...(measured && draft.day !== '' ? { at: `${draft.day}T12:00:00.000Z` } : {}),
-  }
-  return enterFact(entry, spec, bench.units)
 }

@@ -100,18 +100,31 @@ function ByHandAll({ rows, bench }: { readonly rows: readonly ComparedSetting[];
   )
 }
 
-/** All settings as the lines that the machine takes, in a file or on paper. */
+/** Settings as the lines that the machine takes, in a file or on paper; what rests on a guess is left out and named. */
 function AsText({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
-  const lines = rows.flatMap(({ setting, wanted }) => (wanted === null ? [] : [lineOfSetting(setting, wanted, bench.controller)]))
+  const known = rows.filter(({ wanted, unchecked }) => wanted !== null && unchecked === null)
+  const guessed = rows.filter(({ wanted, unchecked }) => wanted !== null && unchecked !== null)
+  const lines = known.map(({ setting, wanted }) => lineOfSetting(setting, wanted ?? '', bench.controller))
   const bytes = (): Uint8Array => new TextEncoder().encode(`${lines.join('\n')}\n`)
   return (
     <>
-      <button type="button" className="button" onClick={() => download('settings.txt', bytes(), 'text/plain')}>
+      <button
+        type="button"
+        className="button"
+        disabled={lines.length === 0}
+        onClick={() => download('settings.txt', bytes(), 'text/plain')}
+      >
         Settings as text
       </button>
       <button type="button" className="button" onClick={() => window.print()}>
         Print
       </button>
+      {guessed.length > 0 && (
+        <p className="basis-full text-[13px] text-second">
+          As text {lines.length === 0 ? 'nothing leaves yet' : `${lines.length} of ${rows.length} leave`}: left out is what rests
+          on a guess, {guessed.map(({ setting }) => setting.label).join(', ')}.
+        </p>
+      )}
     </>
   )
 }

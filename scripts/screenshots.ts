@@ -40,7 +40,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan-cuts', act: (page) => openPlan(page, 'parts') },
   { name: 'motion', act: demo },
   {
-    name: 'motion-empty',
+    name: 'start-next',
     dark: true,
     size: [820, 1180],
     act: async (page) => {

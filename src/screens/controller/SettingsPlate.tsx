@@ -1,10 +1,11 @@
 import { useState } from 'react'
-import { lineOfSetting } from '../../core/controller'
+import { lineOfSetting, unitOfSetting } from '../../core/controller'
 import type { Mark } from '../../core/bench'
+import { FOLLOWS } from '../../core/electrical'
 import { choicePath, compareSettings, factPath, type Bench, type ComparedSetting, type Standing } from '../../core/document'
 import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings, DONE } from '../../state'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
-import type { Finding } from '../../core/units'
+import { unitOf, type Finding } from '../../core/units'
 
 /** By the bench beside in the machine: every setting, how far apart, and what to do. */
 export function SettingsPlate() {
@@ -43,16 +44,18 @@ export function SettingsPlate() {
 function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly bench: Bench; readonly drawn: string }) {
   const linked = useMachine((it) => it.link === 'open')
   const { setting, wanted, inMachine, differs, path, standing } = row
+  // Words may break on a narrow sheet; a number and its unit stay together.
+  const asOneLine = setting.kind === 'followsSpeed' ? 'wide:whitespace-nowrap' : 'whitespace-nowrap'
   return (
     <tr className="border-b border-rule" data-setting={setting.id}>
       <th scope="row" className="py-1 pr-3 font-normal">
         {setting.label}
-        {linked && <span className="num ml-2 text-[11.5px] text-second">{row.key}</span>}
+        {linked && <span className="num block text-[11.5px] text-second wide:ml-2 wide:inline">{row.key}</span>}
       </th>
-      <td className="num py-1 pr-3 text-right text-[15px]" data-wanted>
-        {wanted ?? <Unknown row={row} />}
+      <td className={`py-1 pr-3 text-right ${asOneLine}`}>
+        {wanted === null ? <Unknown row={row} /> : <Wanted row={row} wanted={wanted} bench={bench} />}
       </td>
-      <td className="py-1 pl-1.5 pr-3 whitespace-nowrap">
+      <td className={`py-1 pl-1.5 pr-3 ${asOneLine}`}>
         {setting.kind === 'followsSpeed' ? <ChoiceField path={choicePath(path)} /> : <FactField path={factPath(path)} />}
       </td>
       <td className={`py-1 pr-3 ${drawn}`}>
@@ -70,6 +73,21 @@ function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly be
         </span>
       </td>
     </tr>
+  )
+}
+
+/** What the bench says, as the machine would want it typed, and in which unit it counts. */
+function Wanted({ row, wanted, bench }: { readonly row: ComparedSetting; readonly wanted: string; readonly bench: Bench }) {
+  const { kind } = row.setting
+  const unit =
+    kind === 'followsSpeed' ? FOLLOWS[wanted === '1' ? 'yes' : 'no'] : unitOf(unitOfSetting(kind, bench.controller)).symbol
+  return (
+    <>
+      <span className="num text-[15px]" data-wanted>
+        {wanted}
+      </span>
+      {unit !== '' && <span className={`ml-1 text-[12px] text-second ${kind === 'followsSpeed' ? '' : 'num'}`}>{unit}</span>}
+    </>
   )
 }
 

@@ -2,7 +2,7 @@ import { memo, useId, useState } from 'react'
 import { sayUnknown, type FigureDef, type OwnDoubt, type WithDoubt } from '../core/bench'
 import { labelAt, type Bench } from '../core/document'
 import { useBenchStore, useFigure } from '../state'
-import { printFigure, Quantity, useUnits } from './Quantity'
+import { printFigure, Quantity, signOf, useUnits } from './Quantity'
 import { FactLink } from './FactLink'
 import { later } from './later'
 import { useUncounted } from './Uncounted'
@@ -35,7 +35,9 @@ function Row(props: { readonly figure: WithDoubt; readonly label: string; readon
   const id = useId()
   const [open, setOpen] = useState(false)
   const couldBeOther = useUncounted(id, figure)
-  const printed = printFigure(figure, useUnits())
+  const system = useUnits()
+  const sign = signOf(figure)
+  const printed = printFigure(figure, system)
   return (
     <div className="keep-together border-b border-rule py-1.5">
       <button
@@ -45,7 +47,7 @@ function Row(props: { readonly figure: WithDoubt; readonly label: string; readon
         className="flex w-full items-baseline justify-between gap-3 text-left hover:text-teal"
         onClick={() => setOpen(!open)}
       >
-        <span>{label}</span>
+        <span>{sign === null ? label : `${label}, ${sign}`}</span>
         <Quantity of={printed} guessed={couldBeOther} />
       </button>
       {note !== undefined && <p className="text-[12px] text-second">{note}</p>}

@@ -11,7 +11,16 @@ export function useUnits(): UnitSystem {
 /** A figure printed in the bench's system; null while it is not known. */
 export function printFigure(figure: WithDoubt, system: UnitSystem): Printed | null {
   const value = shownNumber(figure.result)
-  return value === null ? null : printQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+  if (value === null) return null
+  const shown = figure.def.signs === undefined ? value : Math.abs(value)
+  return printQuantity(shown, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+}
+
+/** The sign of a figure in words, where it is said so; null where its number bears it. */
+export function signOf({ def, result }: Pick<WithDoubt, 'def' | 'result'>): string | null {
+  const value = shownNumber(result)
+  if (def.signs === undefined || value === null) return null
+  return value < 0 ? def.signs.below : def.signs.above
 }
 
 /** A number with ± and unit, in the mono face; a dash while it is not known. */

@@ -32,6 +32,8 @@ export interface FigureDef<B, A extends readonly string[] = readonly string[], T
   readonly quantity: Quantity
   /** Units to show it in, where the system's own would be clumsy (µm for a step). */
   readonly show?: Readonly<Record<'metric' | 'inch', UnitId>>
+  /** Where the sign is said in words: “too large by” above 0, “too small by” below; the number then stands without one. */
+  readonly signs?: { readonly above: string; readonly below: string }
   /** In TeX, its inputs as `\v{symbol}`. */
   readonly formula: string
   /** Where the formula has several forms (`\\quad\\text{or}\\quad` between them): the choice, or the argument `{0}`, that picks one. */

@@ -41,6 +41,9 @@ export function newestRun(calibrate: { readonly runs: Readonly<Record<string, { 
   )
 }
 
+/** How a size that is off is said. */
+const SIZE = { above: 'too large by', below: 'too small by' } as const
+
 export const lineFit = figure({
   id: 'calibrate.lineFit',
   of: aRunAlong,
@@ -100,7 +103,8 @@ export const scale = figure({
 export const sizeError = figure({
   id: 'calibrate.sizeError',
   of: aRunAlong,
-  label: 'Size of the work, too large by',
+  label: 'Size of the work',
+  signs: SIZE,
   quantity: 'ratio',
   show: PERCENT,
   formula: 'e = \\v{b} - 1',
@@ -238,7 +242,8 @@ export const calibratedStepsOf = figure({
 export const sizeErrorNow = figure({
   id: 'calibrate.sizeErrorNow',
   of: anAxis,
-  label: 'Size now, too large by',
+  label: 'Size now',
+  signs: SIZE,
   quantity: 'ratio',
   show: PERCENT,
   formula: 'e = \\dfrac{\\v{s_m}}{s} - 1',

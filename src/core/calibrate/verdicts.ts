@@ -81,17 +81,17 @@ export const sizeTrue = verdict({
     switch (mark) {
       case 'good':
       case 'look':
-        return { head: `${letter} burns to size`, why: `${error} off, within the wanted ${wanted}.` }
+        return { head: `${letter} burns to size`, why: `It is ${error}, within the wanted ${wanted}.` }
       case 'stop':
         return {
           head: `${letter} is off size`,
-          why: `${error}, beyond the wanted ${wanted}: proved.`,
+          why: `It is ${error}, beyond the wanted ${wanted}: proved.`,
           next: { words: 'Apply the run and write the steps', path: `controller.axes.${axis}.steps` },
         }
       case 'unknown':
         return {
           head: `${letter} to size?`,
-          why: `Not known yet: ${error} straddles the wanted ${wanted}. Read the spans again, or with a better instrument.`,
+          why: `Not known yet: ${error}, and that straddles the wanted ${wanted}. Read the spans again, or with a better instrument.`,
           next,
         }
     }

@@ -21,7 +21,10 @@ export function wordingOf(engine: Engine<Bench>, verdict: Verdict, system: UnitS
   const print = (def: AnyFigure, ...args: string[]): string => {
     const figure = engine.withDoubt(def as FigureDef<Bench>, ...args)
     const value = shownNumber(figure.result)
-    return value === null ? '(not known)' : sayQuantity(value, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+    if (value === null) return '(not known)'
+    const say = (it: number): string => sayQuantity(it, figure.doubt?.expanded ?? null, figureUnit(figure, system))
+    const { signs } = figure.def
+    return signs === undefined ? say(value) : `${value < 0 ? signs.below : signs.above} ${say(Math.abs(value))}`
   }
   const said = verdict.def.say({
     mark: verdict.reads,

@@ -49,7 +49,7 @@ function WorkedSteps() {
         <div key={axis}>
           <FigureRow def={steps} args={[ids[axis]]} label={`${axis.toUpperCase()} steps, nominal`} />
           <FigureRow def={calibratedStepsOf} args={[ids[axis]]} label={`${axis.toUpperCase()} steps by the bench`} />
-          <FigureRow def={sizeErrorNow} args={[ids[axis]]} label={`${axis.toUpperCase()} size now, too large by`} />
+          <FigureRow def={sizeErrorNow} args={[ids[axis]]} label={`${axis.toUpperCase()} size now`} />
         </div>
       ))}
     </Panel>
@@ -62,7 +62,7 @@ function WorkedRun({ runId }: { readonly runId: string }) {
       {(['x', 'y'] as const).map((axis) => (
         <div key={axis}>
           <FigureRow def={scale} args={[runId, axis]} label={`${axis.toUpperCase()} moved for 1 mm commanded`} />
-          <FigureRow def={sizeError} args={[runId, axis]} label={`${axis.toUpperCase()} size, too large by`} />
+          <FigureRow def={sizeError} args={[runId, axis]} label={`${axis.toUpperCase()} size`} />
           <FigureRow def={backlash} args={[runId, axis]} label={`${axis.toUpperCase()} backlash`} />
           <FigureRow def={lineWidth} args={[runId, axis]} label={`${axis.toUpperCase()} line width`} />
         </div>

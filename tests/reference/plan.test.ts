@@ -11,7 +11,15 @@ import {
   type Joint,
 } from '../../src/core/fasteners'
 import { cutBars } from '../../src/core/nesting'
-import { planCalendar, timeNetwork, whatNow, writeCalendarFile, type CalendarTask, type Task } from '../../src/core/schedule'
+import {
+  planCalendar,
+  timeNetwork,
+  whatNow,
+  writeCalendarFile,
+  type CalendarTask,
+  type FreeTime,
+  type Task,
+} from '../../src/core/schedule'
 
 describe('screws', () => {
   it('have the holes of ISO 273 and 261: M5 clears 5.5, is tapped 4.2; M8 9.0 and 6.8', () => {
@@ -260,6 +268,17 @@ describe('the calendar', () => {
     const loud = open(task('saw', 10), { noisy: true })
     const hush = { ...week, quiet: { from: 17 * 60, to: 9 * 60 } }
     expect(planCalendar([loud], hush, 0, 0)).toMatchObject({ ok: false })
+  })
+
+  it('free time over midnight belongs to the day it begins on; noise ends where the quiet begins, on either side', () => {
+    const night = { ...week, free: [{ from: 22 * 60, to: 2 * 60 }, null, null, null, null, null, null], quiet: null }
+    const placed = (noisy: boolean, quiet: FreeTime['quiet']) => {
+      const calendar = planCalendar([open(task('saw', 180), { noisy })], { ...night, quiet }, 0, 0)
+      return calendar.ok ? calendar.value.placed.get('saw')?.pieces : calendar.findings[0]?.code
+    }
+    expect(placed(false, null)).toEqual([[at(0, 22), at(1, 1)]])
+    // Quiet from 23 to 7: an hour each Monday night, three Mondays long.
+    expect(placed(true, { from: 23 * 60, to: 7 * 60 })).toEqual([0, 7, 14].map((day) => [at(day, 22), at(day, 23)]))
   })
 
   it('says what can be done now, and what hinders the rest', () => {

@@ -6,7 +6,7 @@ const DAY = 24 * 60
 
 const stretch = fc
   .record({ from: fc.integer({ min: 0, max: 20 }), long: fc.integer({ min: 1, max: 8 }) })
-  .map(({ from, long }) => ({ from: from * 60, to: Math.min(24, from + long) * 60 }))
+  .map(({ from, long }) => ({ from: from * 60, to: (from + long > 24 ? from + long - 24 : from + long) * 60 }))
 const time = fc.record({
   free: fc.array(fc.option(stretch, { freq: 4 }), { minLength: 7, maxLength: 7 }),
   quiet: fc.option(fc.record({ from: fc.integer({ min: 0, max: 23 }), to: fc.integer({ min: 0, max: 23 }) })),
@@ -38,9 +38,13 @@ function tasksOf(rows: readonly (typeof row extends fc.Arbitrary<infer T> ? T : 
 
 /** Whether a minute of the week is free, and quiet: written anew, minute by minute. */
 function minuteIs({ free, quiet }: FreeTime, weekday: number, minute: number) {
-  const own = free[(weekday + Math.floor(minute / DAY)) % 7]
+  const day = weekday + Math.floor(minute / DAY)
   const at = minute % DAY
-  const isFree = own !== null && own !== undefined && at >= own.from && at < own.to
+  const [own, before] = [free[day % 7], free[(day + 6) % 7]]
+  // Free time over midnight belongs to the day on which it begins.
+  const isFree =
+    (own != null && at >= own.from && (at < own.to || own.to < own.from)) ||
+    (before != null && before.to < before.from && at < before.to)
   const isQuiet =
     quiet !== null && (quiet.from <= quiet.to ? at >= quiet.from && at < quiet.to : at >= quiet.from || at < quiet.to)
   return { isFree, isQuiet }

@@ -9,6 +9,7 @@ export interface Stretch {
 
 /** When somebody has time. Weekdays 0 (Monday) to 6. */
 export interface FreeTime {
+  /** Over midnight where `from` is later than `to`: it belongs to the day on which it begins. */
   readonly free: readonly (Stretch | null)[]
   /** When nothing noisy may be done, each day; over midnight where `from` is later than `to`. Null: never. */
   readonly quiet: Stretch | null
@@ -108,19 +109,24 @@ function lastOf(from: number, { partsAt, notBefore }: CalendarTask): Placed['hel
   return from === partsAt ? 'parcel' : from === notBefore ? 'putOff' : 'task'
 }
 
+/** A stretch that ends later than it begins, in the next day if need be. */
+export function overMidnight({ from, to }: Stretch): Stretch {
+  return { from, to: to < from ? to + DAY : to }
+}
+
+function shifted({ from, to }: Stretch, by: number): Stretch {
+  return { from: from + by, to: to + by }
+}
+
 /** Free stretches of the days, with or without what must be quiet. */
 function windowsOf({ free, quiet }: FreeTime, weekday: number) {
   const ofDay = (day: number, noisy: boolean): Stretch[] => {
-    const own = free[(weekday + day) % 7] ?? null
-    if (own === null || own.to <= own.from) return []
+    const listed = free[(((weekday + day) % 7) + 7) % 7] ?? null
+    if (listed === null || listed.to === listed.from) return []
+    const own = overMidnight(listed)
     if (!noisy || quiet === null) return [own]
-    const forbidden =
-      quiet.from <= quiet.to
-        ? [quiet]
-        : [
-            { from: 0, to: quiet.to },
-            { from: quiet.from, to: DAY },
-          ]
+    // Of the day before, of the day itself, and of the next, into which free time may reach.
+    const forbidden = [-DAY, 0, DAY].map((shift) => shifted(overMidnight(quiet), shift))
     return forbidden.reduce<Stretch[]>(
       (left, { from, to }) =>
         left.flatMap((it) => [
@@ -139,10 +145,11 @@ function windowsOf({ free, quiet }: FreeTime, weekday: number) {
       const whole = work <= longest(noisy)
       const pieces: [number, number][] = []
       let left = work
-      const first = Math.floor(from / DAY)
+      // What began yesterday evening may still be going on.
+      const first = Math.floor(from / DAY) - 1
       for (let day = first; day < first + HORIZON; day++) {
         for (const stretch of ofDay(day, noisy)) {
-          const start = Math.max(from, day * DAY + stretch.from)
+          const start = Math.max(from, pieces.at(-1)?.[1] ?? from, day * DAY + stretch.from)
           const room = day * DAY + stretch.to - start
           if (room <= 0 || (whole && room < work)) continue
           const taken = Math.min(room, left)

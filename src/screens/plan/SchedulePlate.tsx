@@ -1,5 +1,13 @@
 import type { Bench } from '../../core/document'
-import { freeTimeOf, localAfter, minutesSince, weekdayOf, type CalendarTask, type Placed } from '../../core/schedule'
+import {
+  freeTimeOf,
+  localAfter,
+  minutesSince,
+  overMidnight,
+  weekdayOf,
+  type CalendarTask,
+  type Placed,
+} from '../../core/schedule'
 import { Parcel, parcelsOf } from './Parcel'
 import { TaskBar } from './TaskBar'
 import { sayDay } from './taskWords'
@@ -118,9 +126,12 @@ function FreeHours({ bench, first, layout }: { readonly bench: Bench; readonly f
   const { free } = freeTimeOf(bench.plan)
   const weekday = weekdayOf(first)
   const within = (minutes: number): number => Math.min(Math.max(minutes, scale.from), scale.to)
-  return Array.from({ length: Math.ceil(scale.to / DAY) }, (_, day) => {
-    const own = free[(weekday + day) % 7]
-    if (own === null || own === undefined) return null
+  // What began the evening before reaches into the first day.
+  return Array.from({ length: Math.ceil(scale.to / DAY) + 1 }, (_, i) => {
+    const day = i - 1
+    const listed = free[(weekday + day + 7) % 7]
+    if (listed === null || listed === undefined) return null
+    const own = overMidnight(listed)
     const [from, to] = [within(day * DAY + own.from), within(day * DAY + own.to)]
     return (
       <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--tape)" opacity="0.45" />

@@ -123,6 +123,7 @@ export function heron(id = 'heron'): BenchBundle {
       },
     },
     electrical: {
+      ...blank.electrical,
       timerClock: stated(16e6, '16', 'MHz', 0),
       pwmFrequency: stated(5000, '5', 'kHz', 50),
       fullPower: count(1000),
@@ -135,6 +136,7 @@ export function heron(id = 'heron'): BenchBundle {
       applied: { x: HERON_RUN },
     },
     optics: {
+      ...blank.optics,
       power: stated(5.5, '5.5', 'W', 0.3),
       wavelength: stated(455, '455', 'nm', 5),
       spotX: stated(0.08, '0.08', 'mm', 0.02, 'assumed'),
@@ -142,6 +144,7 @@ export function heron(id = 'heron'): BenchBundle {
     },
     plan: heronPlan(blank.plan),
     safety: {
+      ...blank.safety,
       eyewearDensity: stated(6, '6', 'OD', 0),
       eyewearScale: stated(6, '6', 'count', 0),
       beamAtEyewear: stated(2.5, '2.5', 'mm', 0.5),

@@ -100,12 +100,14 @@ export function plover(id = 'plover'): BenchBundle {
       },
     },
     optics: {
+      ...blank.optics,
       power: given(2.2, '2.2', 'W', 0.2),
       wavelength: given(450, '450', 'nm', 5),
       spotX: given(0.09, '0.09', 'mm', 0.02, 'assumed'),
       spotY: given(0.12, '0.12', 'mm', 0.02, 'assumed'),
     },
     safety: {
+      ...blank.safety,
       eyewearDensity: given(6, '6', 'OD', 0),
       eyewearScale: given(6, '6', 'count', 0),
       beamAtEyewear: given(2.5, '2.5', 'mm', 0.5),

@@ -1,5 +1,3 @@
-import { notify } from './notify'
-
 /** Rest before it is kept, ms: the first picture stands long before that and shares nothing with it. */
 const REST = 3000
 
@@ -12,40 +10,7 @@ const REST = 3000
 export function keepOffline(): () => void {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return () => undefined
   // Where its code cannot be fetched the server has just gone: what is kept stays, and the next visit tries again.
-  const timer = setTimeout(() => void register().catch(() => undefined), REST)
+  const begin = async (): Promise<void> => (await import('./renewal')).register()
+  const timer = setTimeout(() => void begin().catch(() => undefined), REST)
   return () => clearTimeout(timer)
-}
-
-async function register(): Promise<void> {
-  const { serviceWorker } = navigator
-  const isFirst = serviceWorker.controller === null
-  const registration = await serviceWorker.register('/sw.js')
-  let taking = false
-  const offer = (worker: ServiceWorker): void =>
-    notify(
-      'A new version of Fine Kerf is ready.',
-      {
-        label: 'Use it now',
-        onClick: () => {
-          taking = true
-          worker.postMessage({ type: 'SKIP_WAITING' })
-        },
-      },
-      Infinity,
-    )
-  const watch = (worker: ServiceWorker | null): void =>
-    worker?.addEventListener('statechange', () => {
-      if (worker.state === 'installed' && serviceWorker.controller !== null) offer(worker)
-    })
-  if (registration.waiting !== null && serviceWorker.controller !== null) offer(registration.waiting)
-  watch(registration.installing)
-  registration.addEventListener('updatefound', () => watch(registration.installing))
-  serviceWorker.addEventListener('controllerchange', () => {
-    // Asks first where something is not saved, or the beam may be on.
-    if (taking) location.reload()
-    else if (!isFirst) {
-      const action = { label: 'Load it here', onClick: () => location.reload() }
-      notify('Fine Kerf was renewed from another window. What you type here is kept.', action, Infinity)
-    }
-  })
 }

@@ -67,6 +67,11 @@ describe('an empty bench set up from what is wanted', () => {
     expect(again.plan.tasks).toEqual(first.plan.tasks)
   })
 
+  it('set up again as another machine, it keeps no guess of the first: belts again, and the speed of belts', () => {
+    const again = setUp({ kinematics: 'gantry' }, setUp({ kinematics: 'retrofit' }))
+    expect([axis(again, 'X')?.drive, again.motion.wantedSpeed]).toEqual([axis(empty, 'X')?.drive, empty.motion.wantedSpeed])
+  })
+
   it('gets a Z axis for thick or round work alone; sheet is followed by a gauge block, mirrors have none', () => {
     const hasZ = (over: Partial<Wish>) => axis(setUp(over), 'Z') !== undefined
     expect([hasZ({}), hasZ({ height: said(10) }), hasZ({ height: said(11) }), hasZ({ rotary: true })]).toEqual([

@@ -1,8 +1,8 @@
-import { guessedChoice, setAt, type Choice, type Fact } from '../bench'
+import { guessedChoice, setAt, templateFact, type Choice, type Fact } from '../bench'
 import type { Drive, Guides, Kinematics } from '../motion'
 import type { MaterialId } from '../safety'
 import { usualTasks, type BUILDS, type PlanTask, type UsualTask } from '../schedule'
-import type { Bench } from './bench'
+import { benchFactSpec, type Bench } from './bench'
 import { axisSettingsTemplate, axisTemplate } from './template'
 
 /** What somebody wants to build, and for what; null where nothing was said. */
@@ -66,10 +66,7 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
         kinematics: chosen(kinematics),
         axes: Object.fromEntries(axes),
         mirrors,
-        wantedSpeed:
-          kinematics === 'retrofit'
-            ? unlessKnown(motion.wantedSpeed, { ...assumed(SCREW_SPEED, 0), typedUnit: 'mm/s', doubt: { kind: 'exact' } })
-            : motion.wantedSpeed,
+        wantedSpeed: unlessKnown(motion.wantedSpeed, speedFor(kinematics)),
         frame: { ...motion.frame, guides: unlessKnown(motion.frame.guides, guides) },
       },
       plan: { ...plan, build: chosen(wish.build), goals },
@@ -126,11 +123,18 @@ function axisFor(axis: Axis, wish: Wish): Axis {
   const work = sizeOf(axis.letter === 'X' ? width : depth)
   return {
     ...axis,
-    drive: kinematics === 'retrofit' ? unlessKnown(axis.drive, guessedChoice<Drive>('screw')) : axis.drive,
+    drive: unlessKnown(axis.drive, guessedChoice<Drive>(kinematics === 'retrofit' ? 'screw' : 'belt')),
     motors: unlessKnown(axis.motors, { ...axis.motors, value: motors, typed: String(motors) }),
     // The field of two mirrors is the work itself: nothing is approached and nothing clamped inside of it.
     travel: unlessKnown(axis.travel, kinematics === 'mirrors' ? assumed(work, 0.1) : travelFor(work)),
   }
+}
+
+/** What is hoped for as long as nobody has said: what the screws of a router reach, else what the template hopes for. */
+function speedFor(kinematics: Kinematics): Fact {
+  const spec = benchFactSpec('motion.wantedSpeed')
+  if (kinematics !== 'retrofit' && spec !== undefined) return templateFact(spec)
+  return { ...assumed(SCREW_SPEED, 0), typedUnit: 'mm/s', doubt: { kind: 'exact' } }
 }
 
 /** A guess, but where somebody has said or measured it. */

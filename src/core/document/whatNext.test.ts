@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { consequences, setAt, type Fact, type Path } from '../bench'
 import { heron } from '../../data/heron'
 import { plover } from '../../data/plover'
-import { emptyBench, engineFor, judgeAll, STAGE_IDS, whatNext, type Beginnable, type Bench, type Todo } from '.'
+import { emptyBench, engineFor, hasField, judgeAll, STAGE_IDS, whatNext, type Beginnable, type Bench, type Todo } from '.'
 
 const TODAY = '2026-11-26'
 const empty = emptyBench('b', 'Gate', '2026-01-01T00:00:00.000Z')
@@ -81,12 +81,18 @@ const CASES: readonly Case[] = [
     bench: stating(quietDemo, { 'controller.axes.x.steps': 78, 'controller.axes.y.steps': 78 }),
     first: [/^Write the steps into the machine/],
   },
-  // A pulley with other teeth spoils what was written and burnt: the run before what rests on it.
+  // With another pulley the machine's steps are a fifth off: not to be burnt. Then the run's program, the run that was burnt
+  // with it, and the setting that was written from it, each on what lies beneath.
   {
     of: 'a changed pulley',
     bench: stating(demo.bench, { 'motion.axes.x.pulleyTeeth': 24 }),
     more: { records: true },
-    first: [/^(Write the steps into the machine|Write the program again|Burn a scale run)/],
+    first: [
+      /^Write the steps into the machine/,
+      /^Write the program again: scale run$/,
+      /^Burn a scale run.*X steps$/,
+      /^Write X steps/,
+    ],
   },
   // Its diagonals straddle the limit, its spot the banding: what needs no beam comes first.
   { of: 'the demo', bench: demo.bench, first: [/diagonals between the corners$/, /^Burn a thin line/] },
@@ -135,9 +141,12 @@ describe('what to do next', () => {
     for (const { bench, more } of CASES) {
       const all = todo(bench, more)
       expect(new Set(all.map((it) => it.words)).size).toBe(all.length)
-      for (const { words, why } of all) {
+      for (const { words, why, at } of all) {
         expect(words).not.toMatch(/[.]$|undefined|NaN/)
         expect(why).toMatch(/[.?!]$/)
+        const [stage = ''] = 'part' in at ? at.part.split('/') : []
+        const isThere = 'path' in at ? hasField(bench, at.path) : (STAGE_IDS as readonly string[]).includes(stage)
+        expect(isThere, `${words}: ${JSON.stringify(at)}`).toBe(true)
       }
     }
   })

@@ -99,9 +99,9 @@ function mending(
 ): readonly Todo[] {
   const groups = new Map<string, { readonly heads: string[]; readonly whys: string[]; readonly nexts: Next[]; act: Act | null }>()
   for (const verdict of verdicts) {
-    const { head, why, next } = wordingOf(engine, verdict, system)
-    // What is looked at and cannot be mended anywhere is said on its stage.
-    if (next === undefined) continue
+    const { head, why, ...said } = wordingOf(engine, verdict, system)
+    // What names no step of its own is looked at on its stage: a stop that is counted is never missing from the list.
+    const next: Next = said.next ?? { words: head, part: verdict.def.stage }
     const act = 'path' in next ? (placeOf(next.path)?.act ?? null) : null
     const key = act?.id ?? next.words
     const group = groups.get(key) ?? { heads: [], whys: [], nexts: [], act }

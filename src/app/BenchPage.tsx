@@ -166,7 +166,9 @@ function useIdleWork(open: boolean): void {
       void checkOpen()
         .then((back) => isDone(back) || notify(reasonOf(back)))
         .catch(() => undefined)
-      void loadDomains().then(() => useBenchStore.setState({ worked: true }))
+      loadDomains()
+        .then(() => useBenchStore.setState({ worked: true }))
+        .catch(() => undefined)
       void connectDemo()
     }
     let idle: number | undefined

@@ -55,3 +55,16 @@ test('an empty bench begins with what to do next; what is entered moves the list
   await expect(page.getByText('no stop')).toBeVisible()
   await expect(lines.first()).toHaveText(/^Weigh what moves/)
 })
+
+test.describe('what judges the other stages cannot be fetched', () => {
+  test.use({ allowed: [/Failed to load resource|domain-/] })
+  test('and that is said, with what to do, in place of looking for ever', async ({ bench, page }) => {
+    await bench.put(heron())
+    await page.route('**/assets/domain-*.js', (route) => route.abort('failed'))
+    await page.goto('/bench/heron/next')
+    await expect(page.getByText('then load the page again')).toBeVisible()
+    await page.unroute('**/assets/domain-*.js')
+    await page.reload()
+    await expect(page.locator(LINES).first()).toBeVisible()
+  })
+})

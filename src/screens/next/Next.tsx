@@ -1,6 +1,6 @@
 import type { Todo, TodoKind } from '../../core/document'
 import { useWhatNext } from '../../state'
-import { NextLink, Panel, StageLink, VerdictMark } from '../../ui'
+import { Findings, NextLink, Panel, StageLink, VerdictMark } from '../../ui'
 
 /** Kinds in their order, and what each is called over its lines. */
 const KINDS: readonly (readonly [TodoKind, string])[] = [
@@ -15,26 +15,34 @@ const KINDS: readonly (readonly [TodoKind, string])[] = [
 
 /** What to do next over the whole bench: each line one thing, the place where it is done, and why. */
 export function Next() {
-  const todos = useWhatNext()
+  const { todos, said } = useWhatNext()
   return (
     <div className="sheet px-4 py-4 sm:px-6">
       <h1 className="text-[22px] font-[680] leading-tight">What to do next</h1>
       <p className="mt-0.5 max-w-[46rem] text-second">
         Worked out from all that is judged, spoilt, missing, planned and late; what settles most stands first.
       </p>
-      {todos === null ? (
-        <p className="py-4 text-second" role="status">
-          Looking over the bench …
-        </p>
-      ) : todos.length === 0 ? (
-        <Nothing />
-      ) : (
-        <div className="mt-4 grid max-w-[52rem] gap-6">
-          {KINDS.map(([kind, title]) => (
-            <Kind key={kind} title={title} todos={todos} kind={kind} />
-          ))}
-        </div>
-      )}
+      <Findings findings={said} />
+      {todos === null ? said.length === 0 && <Looking /> : <List todos={todos} />}
+    </div>
+  )
+}
+
+function Looking() {
+  return (
+    <p className="py-4 text-second" role="status">
+      Looking over the bench …
+    </p>
+  )
+}
+
+function List({ todos }: { readonly todos: readonly Todo[] }) {
+  if (todos.length === 0) return <Nothing />
+  return (
+    <div className="mt-4 grid max-w-[52rem] gap-6">
+      {KINDS.map(([kind, title]) => (
+        <Kind key={kind} title={title} todos={todos} kind={kind} />
+      ))}
     </div>
   )
 }

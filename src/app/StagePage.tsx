@@ -34,8 +34,21 @@ export function StagePage(props: { readonly benchId: string; readonly stage: Sta
   return <PartPage stage={stage} part={found} />
 }
 
+/** What works what a part shows, asked for once. */
+const domainsAsked = new WeakMap<PartDef, Promise<void>>()
+
+function domainsOf(part: PartDef): Promise<void> {
+  const known = domainsAsked.get(part)
+  if (known !== undefined) return known
+  const coming = loadDomains(part.domains ?? [])
+  domainsAsked.set(part, coming)
+  return coming
+}
+
 function PartPage({ stage, part }: { readonly stage: StageDef; readonly part: PartDef }) {
-  const sheet = use(sheetsOf(stage))[part.id]
+  const coming = [sheetsOf(stage), domainsOf(part)] as const
+  const sheet = use(coming[0])[part.id]
+  use(coming[1])
   if (sheet === undefined) return null
   if ('sheet' in sheet) return <sheet.sheet />
   return (

@@ -9,6 +9,8 @@ export interface PartDef {
   readonly about: string
   /** Where the part asks another question than its stage. */
   readonly question?: string
+  /** What works what this part alone shows, fetched with it beside the stage's. */
+  readonly domains?: readonly DomainId[]
 }
 
 /** What a part of a stage shows: plate, given and side of one sheet, or a sheet of its own. */

@@ -1,7 +1,7 @@
 import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConfig, type Verdict } from '../bench'
 import { calibrateDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
-import { motionDomain } from '../motion'
+import { mechanicsDomain, motionDomain } from '../motion'
 import { opticsDomain } from '../optics'
 import { safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
@@ -12,6 +12,7 @@ import { RENAMED_FIGURES } from './renames'
 /** All domains at once, for whoever does not mind their size: tests, workers, the command line. */
 export const DOMAINS: readonly Domain[] = [
   motionDomain,
+  mechanicsDomain,
   electricalDomain,
   opticsDomain,
   calibrateDomain,

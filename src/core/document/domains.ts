@@ -4,6 +4,7 @@ import type { Bench } from './bench'
 /** Every domain that works or judges anything, in their order; each is fetched with the stage that shows it, or at idle. */
 export const DOMAIN_LOADERS = {
   motion: async () => (await import('../motion/domain')).motionDomain,
+  mechanics: async () => (await import('../motion/mechanicsDomain')).mechanicsDomain,
   electrical: async () => (await import('../electrical/domain')).electricalDomain,
   optics: async () => (await import('../optics/domain')).opticsDomain,
   calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,

@@ -3,12 +3,15 @@ import { useBenchStore } from '../../state'
 import { later } from '../../ui'
 import { MotionGiven } from './Given'
 import { MachinePlate } from './MachinePlate'
-import { BeltsSide, DriveSide, MachineSide, SquareSide } from './Side'
+import { MachineSide } from './Side'
 
 const TorqueChart = lazy(async () => ({ default: (await import('./TorqueChart')).TorqueChart }))
 const CrossedPlate = later(async () => (await import('./CrossedPlate')).CrossedPlate)
 const MirrorPlate = later(async () => (await import('./MirrorPlate')).MirrorPlate)
 const DriveGiven = later(async () => (await import('./DriveGiven')).DriveGiven)
+const DriveSide = later(async () => (await import('./SideOfPart')).DriveSide)
+const BeltsSide = later(async () => (await import('./SideOfPart')).BeltsSide)
+const SquareSide = later(async () => (await import('./SideOfPart')).SquareSide)
 const BeltsPlate = later(async () => (await import('./Belts')).BeltsPlate)
 const BeltsGiven = later(async () => (await import('./Belts')).BeltsGiven)
 const SquarePlate = later(async () => (await import('./Square')).SquarePlate)

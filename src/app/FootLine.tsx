@@ -10,7 +10,7 @@ export function FootLine() {
       <Beam />
       <HeadPosition />
       <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
-        <span className="hidden text-[12px] lg:block">
+        <span className="hidden text-[12px] sm:block">
           <Legend />
         </span>
         <span className="flex gap-3">
@@ -119,7 +119,9 @@ function Saved() {
 function sayState(save: SaveState): string {
   switch (save.kind) {
     case 'saved':
-      return save.at === '' ? '' : `Saved ${new Date(save.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
+      return save.at === ''
+        ? ''
+        : `Saved ${new Date(save.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
     case 'saving':
       return 'Saving …'
     case 'changed-elsewhere':

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
-import type { Limits } from '../core/planner'
+import type { Limits, Stretch } from '../core/planner'
 import type { DrawingView, ProgramSummary, ProgramWorker } from '../workers/program.worker'
 import { DONE, told, type Told } from './told'
 
@@ -13,9 +13,12 @@ interface ProgramState {
   readonly refused: Told
   /** Limits it was timed with, as text; another machine means another time. */
   readonly timedWith: string
+  /** The line that is looked at, and what it does; null where none is. */
+  readonly line: number | null
+  readonly way: Stretch | null
 }
 
-const NOTHING: ProgramState = { name: '', reading: null, survey: null, refused: DONE, timedWith: '' }
+const NOTHING: ProgramState = { name: '', reading: null, survey: null, refused: DONE, timedWith: '', line: null, way: null }
 
 export const useProgram = create<ProgramState>()(() => NOTHING)
 
@@ -56,6 +59,26 @@ export function closeProgram(): void {
 /** The program's way as a picture; null where none is open. */
 export async function drawProgram(view: DrawingView): Promise<ImageBitmap | null> {
   return (await open?.remote.draw(view)) ?? null
+}
+
+/** Some lines of the program that is open, from 1; none where none is. */
+export async function linesOfProgram(first: number, count: number): Promise<readonly string[]> {
+  return (await open?.remote.lines(first, count)) ?? []
+}
+
+/** Looks at one line: it is shown in the listing, and its way in the drawing. */
+export async function lookAtLine(line: number | null): Promise<void> {
+  const mine = open
+  useProgram.setState({ line, way: null })
+  if (line === null || mine === null) return
+  const way = await mine.remote.way(line)
+  if (open === mine && useProgram.getState().line === line) useProgram.setState({ way })
+}
+
+/** Looks at the line whose way passes nearest to a place, mm; where none passes near, the one in hand stays. */
+export async function lookAtPlace(x: number, y: number, withinMm: number): Promise<void> {
+  const line = (await open?.remote.near(x, y, withinMm)) ?? null
+  if (line !== null) await lookAtLine(line)
 }
 
 async function survey(limits: Limits | null): Promise<void> {

@@ -1,10 +1,14 @@
 import * as Comlink from 'comlink'
 import { accepted, type Outcome } from '../core/units'
 import { decodeText } from '../data/decode'
-import { surveyProgram, type Drawing, type Limits, type Survey } from '../core/planner'
+import { ListedText } from '../core/gcode'
+import { lineNear, surveyProgram, wayOfLine, type Drawing, type Limits, type Stretch, type Survey } from '../core/planner'
 
 /** What the page needs to know of a program; its drawing stays here, for it may have a million points. */
-export type ProgramSummary = Omit<Survey, 'drawing'>
+export type ProgramSummary = Omit<Survey, 'drawing'> & {
+  /** Lines of the text, those after its end too. */
+  readonly listed: number
+}
 
 /** How the drawing stands in its window: px for a mm, and where the origin lies. */
 export interface DrawingView {
@@ -24,9 +28,16 @@ export interface ProgramWorker {
   /** Refused in words where the file is no text. */
   survey(file: File, limits: Limits | null, onProgress: (lines: number) => void): Promise<Outcome<ProgramSummary>>
   draw(view: DrawingView): ImageBitmap | null
+  /** Some lines of the text, from 1. */
+  lines(first: number, count: number): readonly string[]
+  /** What one line does; null where it does not move the head. */
+  way(line: number): Stretch | null
+  /** The line whose way passes nearest to a place, mm. */
+  near(x: number, y: number, within: number): number | null
 }
 
 let drawing: Drawing | null = null
+let listing: ListedText | null = null
 
 const api: ProgramWorker = {
   async survey(file, limits, onProgress) {
@@ -38,9 +49,13 @@ const api: ProgramWorker = {
     if (!text.ok) return text
     const { drawing: made, ...survey } = surveyProgram(text.value, limits, { onProgress: progress })
     drawing = made
+    listing = new ListedText(text.value)
     const found = { findings: [...text.findings, ...survey.findings], findingCount: text.findings.length + survey.findingCount }
-    return accepted({ ...survey, ...found })
+    return accepted({ ...survey, ...found, listed: listing.count })
   },
+  lines: (first, count) => listing?.lines(first, count) ?? [],
+  way: (line) => (drawing === null ? null : wayOfLine(drawing, line)),
+  near: (x, y, within) => (drawing === null ? null : lineNear(drawing, x, y, within)),
   draw(view) {
     if (drawing === null) return null
     const bitmap = drawn(drawing, view)

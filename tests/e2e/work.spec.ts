@@ -41,7 +41,13 @@ test('a program with faults names each by line and column; what is no program is
   await expect(page.getByRole('region', { name: 'Worked' })).toContainText('Timenot known: lines were refused')
   const found = page.getByRole('region', { name: 'Found, 2' })
   await expect(found).toContainText('canned cycle')
-  await expect(found).toContainText(/\d+:4.*U is no letter of this language/)
+  await expect(found).toContainText(/line \d+, 4.*U is no letter of this language/)
+  // A finding leads to its line, in the listing and in the drawing; the arrow keys go on from there.
+  await found.getByRole('button', { name: 'line 24' }).click()
+  await expect(page.getByRole('option', { selected: true })).toContainText('24G81 X1')
+  await page.getByRole('listbox').press('ArrowUp')
+  await expect(page.getByRole('option', { selected: true })).toContainText('23G0 X0 Y0')
+  await expect(page.locator('[data-way] circle')).toBeVisible()
   await page
     .getByLabel('Program file')
     .setInputFiles({ name: 'picture.png', mimeType: 'image/png', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 255]) })

@@ -1,6 +1,7 @@
 export * from './arc'
 export * from './card'
 export * from './interpret'
+export * from './listedText'
 export * from './migrations'
 export * from './readCard'
 export * from './write'

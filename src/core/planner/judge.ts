@@ -21,6 +21,8 @@ export type ProgramVerdict =
       /** mm of the work's coordinates. */
       readonly min: number
       readonly max: number
+      /** The line that goes furthest: below 0 where one does, else to the other end. */
+      readonly line: number
       /** Why it is not known; null where it is. */
       readonly open: 'travel' | 'refused lines' | 'no axis' | 'too close' | null
     }
@@ -33,10 +35,10 @@ const WORST: readonly Mark[] = ['stop', 'unknown', 'look', 'good']
  * Holds a program against a machine: whether every line was read, whether it stays within the travel, whether S stays
  * under full power, whether Z moves with the beam on. Lines that were refused may go anywhere, so that nothing is good
  * of where a program goes while there are any.
- * @returns Worst first. Valid: after `surveyProgram`.
+ * @returns Worst first, and of those alike the limits of the machine before the words. Valid: after `surveyProgram`.
  */
 export function judgeProgram(survey: Survey | Omit<Survey, 'drawing'>, machine: ProgramMachine): readonly ProgramVerdict[] {
-  const verdicts = [readOf(survey), ...powerOf(survey, machine), ...zOf(survey), ...travelOf(survey, machine)]
+  const verdicts = [...travelOf(survey, machine), ...powerOf(survey, machine), ...zOf(survey), readOf(survey)]
   return verdicts.sort((p, q) => WORST.indexOf(p.mark) - WORST.indexOf(q.mark))
 }
 
@@ -57,7 +59,7 @@ function zOf({ zLit }: Summary): ProgramVerdict[] {
   return zLit === null ? [] : [{ id: 'z with the beam on', mark: zLit.still ? 'stop' : 'look', line: zLit.line }]
 }
 
-function travelOf({ bounds, errorCount }: Summary, { travel }: ProgramMachine): ProgramVerdict[] {
+function travelOf({ bounds, errorCount, reachedIn }: Summary, { travel }: ProgramMachine): ProgramVerdict[] {
   if (bounds === null) return []
   const reach = {
     X: [bounds.minX, bounds.maxX],
@@ -68,7 +70,15 @@ function travelOf({ bounds, errorCount }: Summary, { travel }: ProgramMachine): 
     const [min, max] = reach[letter]
     if (letter === 'Z' && max - min < 1e-9) return []
     const verdict = (mark: Mark, open: Extract<ProgramVerdict, { id: 'travel' }>['open']): ProgramVerdict[] => [
-      { id: 'travel', letter, mark, min, max, open },
+      {
+        id: 'travel',
+        letter,
+        mark,
+        min,
+        max,
+        line: reachedIn[min < -1e-9 ? (`min${letter}` as const) : (`max${letter}` as const)],
+        open,
+      },
     ]
     const room = travel[letter]
     if (room === undefined) return verdict('stop', 'no axis')

@@ -211,13 +211,13 @@ describe('a program held against a machine', () => {
       it.id === 'travel' ? `${it.letter} ${it.mark}` : `${it.id} ${it.mark}`,
     )
 
-  it('is good where all is read, within the travel and under full power', () => {
-    expect(judged('M3 S900 F600\nG1 X100 Y50')).toEqual(['read good', 'power good', 'X good', 'Y good'])
+  it('is good where all is read, within the travel and under full power; limits of the machine stand first', () => {
+    expect(judged('M3 S900 F600\nG1 X100 Y50')).toEqual(['X good', 'Y good', 'power good', 'read good'])
   })
 
   it('knows nothing of where it goes while lines are refused, but what leaves the travel leaves it', () => {
     expect(judged('M3 S900 F600\nG1 X100 Y50\nG1 U9')).toEqual(['read stop', 'X unknown', 'Y unknown', 'power good'])
-    expect(judged('F600\nG1 X500\nG1 U9')).toEqual(['read stop', 'X stop', 'Y unknown'])
+    expect(judged('F600\nG1 X500\nG1 U9')).toEqual(['X stop', 'read stop', 'Y unknown'])
   })
 
   it('stops at S above full power, and does not know a share of a word that nobody read', () => {

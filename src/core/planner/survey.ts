@@ -23,6 +23,8 @@ export interface Survey {
   /** Of all moves, and of those with the beam on; null where there are none. */
   readonly bounds: Bounds | null
   readonly burntBounds: Bounds | null
+  /** The lines in which the moves first reach each end of their bounds; 0 where nothing moves. */
+  readonly reachedIn: Readonly<Record<keyof Bounds, number>>
   readonly seconds: number
   /** mm. */
   readonly wayLength: number
@@ -44,6 +46,8 @@ export interface Drawing {
   readonly x: Float32Array
   readonly y: Float32Array
   readonly lit: Uint8Array
+  /** The line of the program that makes the way to a point. */
+  readonly line: Uint32Array
 }
 
 /** Largest distance between an arc and the chords that are drawn for it, mm. */
@@ -79,18 +83,21 @@ function sums(moves: Moves, plan: TimedPlan | null) {
   let zLit: Survey['zLit'] = null
   let bounds: Bounds | null = null
   let burntBounds: Bounds | null = null
+  const reachedIn: Record<keyof Bounds, number> = { minX: 0, maxX: 0, minY: 0, maxY: 0, minZ: 0, maxZ: 0 }
   let from: readonly [number, number, number] = [0, 0, 0]
   for (let i = 0; i < moves.count; i++) {
     const to = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number] as const
     const length = lengths[i] as number
     const lit = isLit(moves, i)
     if (length > 0) {
+      const before: Bounds | null = bounds
       bounds = stretched(stretched(bounds, from), to)
       if (lit) burntBounds = stretched(stretched(burntBounds, from), to)
       for (const point of extremes(moves, i, from)) {
         bounds = stretched(bounds, point)
         if (lit) burntBounds = stretched(burntBounds, point)
       }
+      if (bounds !== before) noteReached(reachedIn, before, bounds, moves.line[i] as number)
     }
     const peak = length > 0 ? (plan?.peak[i] ?? 0) : 0
     total.wayLength += length
@@ -109,7 +116,7 @@ function sums(moves: Moves, plan: TimedPlan | null) {
     }
     from = to
   }
-  return { bounds, burntBounds, zLit, seconds: plan?.totalSeconds ?? 0, ...total }
+  return { bounds, burntBounds, reachedIn, zLit, seconds: plan?.totalSeconds ?? 0, ...total }
 }
 
 function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, number]): Bounds {
@@ -122,6 +129,13 @@ function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, numb
     maxY: Math.max(box.maxY, y),
     minZ: Math.min(box.minZ, z),
     maxZ: Math.max(box.maxZ, z),
+  }
+}
+
+/** Notes the line that went further than all before it. */
+function noteReached(reached: Record<keyof Bounds, number>, before: Bounds | null, after: Bounds, line: number): void {
+  for (const end of Object.keys(reached) as (keyof Bounds)[]) {
+    if (before === null || before[end] !== after[end]) reached[end] = line
   }
 }
 
@@ -199,19 +213,21 @@ function drawingOf(moves: Moves): Drawing {
   let size = moves.count + 1
   for (let i = 0; i < moves.count; i++)
     if (moves.kind[i] === MOVE.clockwise || moves.kind[i] === MOVE.counterClockwise) size += 720
-  const drawing = { x: new Float32Array(size), y: new Float32Array(size), lit: new Uint8Array(size) }
+  const drawing = { x: new Float32Array(size), y: new Float32Array(size), lit: new Uint8Array(size), line: new Uint32Array(size) }
   let n = 1
   let from: Point = [0, 0, 0]
-  const add = (x: number, y: number, lit: number): void => {
+  const add = (x: number, y: number, lit: number, line: number): void => {
     drawing.x[n] = x
+    drawing.line[n] = line
     drawing.y[n] = y
     drawing.lit[n++] = lit
   }
   for (let i = 0; i < moves.count; i++) {
     const lit = isLit(moves, i) ? 1 : 0
-    for (const [x, y] of chordsOf(moves, i, from)) add(x, y, lit)
+    for (const [x, y] of chordsOf(moves, i, from)) add(x, y, lit, moves.line[i] as number)
     from = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
-    add(from[0], from[1], lit)
+    add(from[0], from[1], lit, moves.line[i] as number)
   }
-  return { x: drawing.x.slice(0, n), y: drawing.y.slice(0, n), lit: drawing.lit.slice(0, n) }
+  const { x, y, lit, line } = drawing
+  return { x: x.slice(0, n), y: y.slice(0, n), lit: lit.slice(0, n), line: line.slice(0, n) }
 }

@@ -1,5 +1,6 @@
 export * from './beltCuts'
 export * from './calendar'
+export * from './clock'
 export * from './costFigures'
 export * from './cutFigures'
 export * from './domain'

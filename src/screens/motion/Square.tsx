@@ -1,13 +1,14 @@
 import { getAt, isFact, setAt, templateOf } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { heightShape, type Axis } from '../../core/motion'
+import { displayUnit, unitOf } from '../../core/units'
 import { editBench, newId, useBenchStore } from '../../state'
 import { SharedDriver } from './Given'
 import {
   CENTRE_LINE,
   FactField,
   Hatching,
-  NumberField,
+  LengthField,
   Panel,
   Plate,
   ScaleBar,
@@ -180,13 +181,14 @@ function sayWay({ motors, drivers }: Axis): string {
 }
 
 function BedPlaces({ bench }: { readonly bench: Bench }) {
+  const unit = unitOf(displayUnit('length', bench.units)).symbol
   const places = Object.entries(bench.motion.heights).sort(([, p], [, q]) => p.order - q.order)
   const place = (id: string, axis: 'x' | 'y', value: number, label: string) => (
-    <NumberField
+    <LengthField
       label={label}
       hideLabel
       signed
-      value={value}
+      valueMm={value}
       className="w-20"
       keep={(number) => editBench('a place of the bed', (it) => setAt(it, `motion.heights.${id}.${axis}`, number ?? 0))}
     />
@@ -199,7 +201,7 @@ function BedPlaces({ bench }: { readonly bench: Bench }) {
           {place(id, 'x', x, `X of place ${i + 1}`)}
           <span>Y</span>
           {place(id, 'y', y, `Y of place ${i + 1}`)}
-          <span className="num text-second">mm:</span>
+          <span className="num text-second">{unit}:</span>
           <FactField path={`motion.heights.${id}.height`} place="list" small />
           <TakeAway
             what={`Take place ${i + 1} of the bed away`}
@@ -218,13 +220,16 @@ function BedPlaces({ bench }: { readonly bench: Bench }) {
 
 const GRID = [0.05, 0.5, 0.95].flatMap((v) => [0.05, 0.5, 0.95].map((u) => [u, v] as const))
 const MIDDLE = [[0.25, 0.25]] as const
+/** Places lie on whole millimetres, or quarters of an inch. */
+const ROUND_MM = { metric: 1, inch: 6.35 } as const
 
 function addPlaces(bench: Bench, shares: readonly (readonly [number, number])[]): void {
   const travel = travelOf(bench)
   const first = Object.keys(bench.motion.heights).length
+  const round = (mm: number): number => Math.round(mm / ROUND_MM[bench.units]) * ROUND_MM[bench.units]
   const added = shares.map(([u, v], i) => [
     newId(),
-    templateOf(heightShape, { order: first + i, x: Math.round(u * travel.x), y: Math.round(v * travel.y) }),
+    templateOf(heightShape, { order: first + i, x: round(u * travel.x), y: round(v * travel.y) }),
   ])
   editBench('places on the bed', (it) =>
     setAt(it, 'motion.heights', { ...it.motion.heights, ...(Object.fromEntries(added) as Bench['motion']['heights']) }),

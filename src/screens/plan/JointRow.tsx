@@ -1,7 +1,7 @@
 import { INTO } from '../../core/fasteners'
 import type { PlanJoint } from '../../core/schedule'
 import { editRow, removeRow, type Told } from '../../state'
-import { NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
+import { LengthField, NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 import { Threads } from './Threads'
 
 /** A joint: how many screws, of which thread, through what, into what. */
@@ -19,19 +19,19 @@ export function JointRow({ id, joint }: { readonly id: string; readonly joint: P
       />
       <NumberField label="Screws" whole value={joint.count} className="w-12" keep={(count) => patch({ count: count ?? 0 })} />
       <Threads value={joint.thread} label={`Thread of ${joint.name}`} choose={(thread) => patch({ thread })} />
-      <NumberField
-        label="Stack, mm"
+      <LengthField
+        label="Stack"
         above
-        value={joint.stackMm}
+        valueMm={joint.stackMm}
         className="w-16"
         keep={(stackMm) => patch({ stackMm: stackMm ?? 0 })}
       />
       <SelectOf label={`What ${joint.name} goes into`} of={INTO} value={joint.into} choose={(into) => patch({ into })} />
-      <NumberField
-        label="Depth, mm"
+      <LengthField
+        label="Depth"
         above
         empty="through"
-        value={joint.holeDepthMm}
+        valueMm={joint.holeDepthMm}
         className="w-[5.5rem]"
         keep={(holeDepthMm) => patch({ holeDepthMm })}
       />

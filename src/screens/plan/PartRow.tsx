@@ -1,7 +1,6 @@
 import type { PlanPart } from '../../core/schedule'
-import { displayUnit, parseQuantity, sayExact, unitOf } from '../../core/units'
 import { editRow, removeRow, type Told } from '../../state'
-import { NumberField, PlainField, SelectOf, TakeAway, useUnits } from '../../ui'
+import { LengthField, NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 
 /** Columns on a wide sheet; on a narrow one the fields of a part flow. */
 const COLUMNS = 'tabular:grid tabular:grid-cols-[minmax(10rem,1fr)_5.5rem_3.25rem_4.25rem_7.75rem_7rem_1.5rem] gap-x-2.5'
@@ -99,7 +98,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
           choose={(covers) => patch({ covers })}
           className={SELECT}
         />
-        {part.covers === 'belt' && <LengthField part={part} keep={(lengthMm) => patch({ lengthMm })} />}
+        {part.covers === 'belt' && <BeltLength part={part} keep={(lengthMm) => patch({ lengthMm })} />}
       </span>
       <TakeAway what={`Take ${part.name} away`} act={() => removeRow('parts', id, `“${part.name}” taken away`)} />
     </li>
@@ -107,20 +106,15 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
 }
 
 /** How long one belt is, in the bench's unit or the one that is typed. */
-function LengthField({ part, keep }: { readonly part: PlanPart; readonly keep: (lengthMm: number) => Told }) {
-  const unit = displayUnit('length', useUnits())
+function BeltLength({ part, keep }: { readonly part: PlanPart; readonly keep: (lengthMm: number) => Told }) {
   return (
-    <PlainField
+    <LengthField
       label={`Length of ${part.name}`}
       hideLabel
-      value={part.lengthMm === 0 ? '' : sayExact(part.lengthMm, unit)}
-      placeholder={`how long, ${unitOf(unit).symbol}`}
+      valueMm={part.lengthMm === 0 ? null : part.lengthMm}
+      empty="how long,"
       className="w-28 tabular:w-full"
-      keep={(text) => {
-        if (text.trim() === '') return keep(0)
-        const read = parseQuantity(text, 'length', unit)
-        return read.ok ? keep(read.value.value) : read.findings
-      }}
+      keep={(length) => keep(length ?? 0)}
     />
   )
 }

@@ -19,8 +19,9 @@ import { useWidth } from './useWidth'
 const ROW = 22
 const HEAD = 34
 /** Room for the names: wide where there is some. */
-const NAMES = { wide: 240, narrow: 176 }
-const LETTER = 7
+const NAMES = { least: 176, share: 0.4 }
+/** Width of a letter, px: of the usual face, and drawn together as far as it can still be read. */
+const LETTER = { usual: 6.6, close: 5 }
 const DAY = 24 * 60
 /** A parcel comes in the course of its day. */
 const NOON = 12 * 60
@@ -76,7 +77,8 @@ function layoutOf(
   width: number,
 ): Layout {
   const { first, nowMin } = planned
-  const names = width > 680 ? NAMES.wide : NAMES.narrow
+  const longest = Math.max(...rows.map((it) => it.name.length), 0) * LETTER.usual + 8
+  const names = Math.max(NAMES.least, Math.min(longest, width * NAMES.share))
   // What nobody has ordered has no end; the days until then are drawn all the same.
   const endless = rows.some((it) => !placed.has(it.id)) ? nowMin + DAY : nowMin
   const last = Math.max(endless, ...rows.map((it) => placed.get(it.id)?.readyAt ?? 0))
@@ -133,9 +135,7 @@ function FreeHours({ bench, first, layout }: { readonly bench: Bench; readonly f
     if (listed === null || listed === undefined) return null
     const own = overMidnight(listed)
     const [from, to] = [within(day * DAY + own.from), within(day * DAY + own.to)]
-    return (
-      <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--tape)" opacity="0.45" />
-    )
+    return <rect key={day} x={x(from)} y={HEAD} width={x(to) - x(from)} height={height - HEAD} fill="var(--free)" />
   })
 }
 
@@ -172,13 +172,21 @@ function TaskRow(props: {
   const { first, calendar } = planned
   const { names, x } = layout
   const critical = calendar.ok && calendar.value.network.times.get(task.id)?.critical === true
-  const letters = Math.floor(names / LETTER)
-  const name = task.name.length > letters ? `${task.name.slice(0, letters - 1)}…` : task.name
+  const [usual, close] = [LETTER.usual, LETTER.close].map((it) => Math.floor((names - 8) / it))
+  const isLong = task.name.length > (usual ?? 0)
+  const name = task.name.length > (close ?? 0) ? `${task.name.slice(0, (close ?? 0) - 1)}…` : task.name
   const notBefore = bench.plan.tasks[task.id]?.notBefore ?? ''
   return (
     <g>
       <title>{`${task.name}${critical ? ', no float' : ''}`}</title>
-      <text x="0" y={y + 15} fontSize="12" fill="var(--ink)" fontWeight={critical ? 650 : 400}>
+      <text
+        x="0"
+        y={y + 15}
+        fontSize="12"
+        fill="var(--ink)"
+        fontWeight={critical ? 650 : 400}
+        style={isLong ? { fontStretch: '75%', letterSpacing: '-0.02em' } : undefined}
+      >
         {name}
       </text>
       {parcelsOf(bench, task.id).map(({ id, part, day }) => (

@@ -16,7 +16,7 @@ import {
 } from '../../state'
 import { download, LongList, Panel } from '../../ui'
 import { TaskEditor } from './TaskEditor'
-import { taskStanding } from './taskWords'
+import { sayPlace, taskStanding } from './taskWords'
 
 /** The tasks: what can be done now first in sight, each with its length, wait, noise and what it waits for. */
 export function TaskList() {
@@ -131,6 +131,9 @@ function TaskRow(props: { readonly id: string; readonly task: PlanTask; readonly
           {task.waitMin > 0 && ` + ${sayMinutes(task.waitMin)}`}
         </span>
       </div>
+      <p className="m-0 ml-7 hidden text-[12px] text-second print:block">
+        {[sayPlace(id, planned), task.check === '' ? '' : `Check: ${task.check}`].filter(Boolean).join(' · ')}
+      </p>
       {open && <TaskEditor id={id} task={task} bench={bench} planned={planned} />}
     </li>
   )

@@ -32,13 +32,22 @@ export function sayPlanned(id: string, { calendar, first }: PlannedNow): string 
   const { placed, network } = calendar.value
   const [place, timed] = [placed.get(id), network.times.get(id)]
   if (place === undefined || place.heldBy === 'done' || timed === undefined) return null
-  const [start, end] = [localAfter(first, place.start), localAfter(first, place.end)]
-  const [from, to] = [start, end].map((it) => `${sayDay(it.slice(0, 10))}, ${it.slice(11)}`)
   const float = timed.critical
     ? 'It has no float: what delays it delays the end.'
     : `Of work and drying it has ${sayMinutes(Math.round(timed.float))} of float.`
-  const until = start.slice(0, 10) === end.slice(0, 10) ? end.slice(11) : to
-  return `Planned from ${from} to ${until}${HELD[place.heldBy]}. ${float}`
+  return `Planned from ${sayFromTo(first, place)}${HELD[place.heldBy]}. ${float}`
+}
+
+/** When a task is worked on, for a printed list: Tue 1 Dec, 18:00 to 19:30; empty where it is not planned or done. */
+export function sayPlace(id: string, { calendar, first }: PlannedNow): string {
+  const place = calendar.ok ? calendar.value.placed.get(id) : undefined
+  return place === undefined || place.heldBy === 'done' ? '' : sayFromTo(first, place)
+}
+
+function sayFromTo(first: string, place: Placed): string {
+  const [start, end] = [localAfter(first, place.start), localAfter(first, place.end)]
+  const [from, to] = [start, end].map((it) => `${sayDay(it.slice(0, 10))}, ${it.slice(11)}`)
+  return `${from} to ${start.slice(0, 10) === end.slice(0, 10) ? end.slice(11) : to}`
 }
 
 /** A day as it is said: Tue 1 Dec. */

@@ -5,6 +5,7 @@ import { judgeProgram, type ProgramMachine, type ProgramVerdict } from '../../co
 import { displayUnit, printNumber, sayQuantity, type UnitSystem } from '../../core/units'
 import type { ProgramSummary } from '../../state'
 import { FactLink, useUnits, VerdictMark } from '../../ui'
+import { LineLink } from './LineLink'
 
 /** What is judged of a program, the worst first. */
 export function JudgedProgram({ survey, bench }: { readonly survey: ProgramSummary; readonly bench: Bench }) {
@@ -74,7 +75,11 @@ function Judged({ verdict, ...rest }: JudgedProps & { readonly verdict: ProgramV
 type Of<Id extends ProgramVerdict['id']> = Extract<ProgramVerdict, { id: Id }>
 
 function Power({ verdict: { mark, highest, line }, full }: { readonly verdict: Of<'power'>; readonly full: number | null }) {
-  const asks = `S${printNumber(highest)} in line ${printNumber(line)}`
+  const asks = (
+    <>
+      S{printNumber(highest)} in <LineLink line={line} />
+    </>
+  )
   if (mark === 'good')
     return (
       <Verdict mark="good" head="Power within the full power word.">
@@ -99,7 +104,7 @@ function Power({ verdict: { mark, highest, line }, full }: { readonly verdict: O
 function ZLit({ verdict: { mark, line } }: { readonly verdict: Of<'z with the beam on'> }) {
   return (
     <Verdict mark={mark} head="Z moves with the beam on.">
-      First in line {printNumber(line)}.{' '}
+      First in <LineLink line={line} />.{' '}
       {mark === 'stop'
         ? 'X and Y stand still meanwhile, so the beam burns into one place: a program for a cutter plunges so. Turn the beam off before Z moves.'
         : 'The spot leaves its focus on the way. Turn the beam off before Z moves, unless the work slopes.'}
@@ -130,7 +135,7 @@ function Errors({ survey }: { readonly survey: ProgramSummary }) {
 }
 
 function Fits({ verdict, bench, system }: JudgedProps & { readonly verdict: Of<'travel'> }) {
-  const { letter, mark, min, max, open } = verdict
+  const { letter, mark, min, max, line, open } = verdict
   const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter) ?? ''
   const path = `motion.axes.${id}.travel`
   const travel = getAt(bench, path)
@@ -139,7 +144,7 @@ function Fits({ verdict, bench, system }: JudgedProps & { readonly verdict: Of<'
   if (open === 'no axis')
     return (
       <Verdict mark={mark} head={`Moves ${letter}, which this bench does not have.`}>
-        It goes from {ends}. Take {letter} out of the program, or set the bench up with it.
+        It goes from {ends}, furthest in <LineLink line={line} />. Take {letter} out of the program, or set the bench up with it.
       </Verdict>
     )
   const expanded = isFact(travel) ? 2 * standardUncertainty(travel.doubt) : 0
@@ -147,7 +152,7 @@ function Fits({ verdict, bench, system }: JudgedProps & { readonly verdict: Of<'
   if (mark === 'stop')
     return (
       <Verdict mark="stop" head={`Leaves the travel of ${letter}.`}>
-        {reach} Move the work, or make it smaller.
+        {reach} It goes furthest in <LineLink line={line} />. Move the work, or make it smaller.
       </Verdict>
     )
   if (mark === 'unknown')

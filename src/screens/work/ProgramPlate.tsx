@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { axisIds, type Bench } from '../../core/document'
-import { drawProgram, useBenchStore, useSettings, type ProgramSummary } from '../../state'
+import { drawProgram, lookAtPlace, useBenchStore, useProgram, useSettings, type ProgramSummary } from '../../state'
 import { CENTRE_LINE, Plate, ScaleBar, usePlateFrame, type Extent } from '../../ui'
 
 const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
@@ -15,9 +15,19 @@ export function ProgramPlate({ survey }: { readonly survey: ProgramSummary }) {
       title="What the program does"
       extent={extentOf(survey, travel)}
       margins={MARGINS}
-      className="keep-together mt-1 h-[clamp(260px,min(60vh,90vw),680px)] shrink-0 print:h-[420px]"
-      drawing={<Travel travel={travel} />}
-      fields={<Path survey={survey} />}
+      className="keep-together h-full min-h-[260px] print:h-[420px]"
+      drawing={
+        <>
+          <Travel travel={travel} />
+          <Pointing />
+        </>
+      }
+      fields={
+        <>
+          <Path survey={survey} />
+          <InHand />
+        </>
+      }
     />
   )
 }
@@ -64,6 +74,49 @@ function Travel({ travel: { x, y } }: { readonly travel: Travel }) {
       <path d={`M${frame.x(0)} ${frame.y(0)}h18M${frame.x(0)} ${frame.y(0)}v-18`} stroke="var(--ink)" strokeWidth="1.6" />
       {frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
     </>
+  )
+}
+
+/** A press looks at the line whose way passes there. */
+function Pointing() {
+  const { width, height, scale, mm } = usePlateFrame()
+  return (
+    <rect
+      width={width}
+      height={height}
+      fill="transparent"
+      className="cursor-crosshair"
+      onClick={(event) => {
+        const edge = event.currentTarget.getBoundingClientRect()
+        const { x, y } = mm(event.clientX - edge.left, event.clientY - edge.top)
+        void lookAtPlace(x, y, NEAR_PX / scale)
+      }}
+    />
+  )
+}
+
+/** How near to a way a press must be, px. */
+const NEAR_PX = 12
+
+/** What the line in hand does: its way, with a ring where it ends. */
+function InHand() {
+  const way = useProgram((it) => it.way)
+  const { width, height, x, y } = usePlateFrame()
+  if (way === null) return null
+  const at = (i: number): string => `${x(way.x[i] ?? 0)} ${y(way.y[i] ?? 0)}`
+  const last = way.x.length - 1
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`} className="pointer-events-none absolute inset-0 h-full w-full" data-way>
+      <path d={`M${way.x.map((_, i) => at(i)).join('L')}`} fill="none" stroke="var(--paper)" strokeWidth="7" opacity="0.8" />
+      <path
+        d={`M${way.x.map((_, i) => at(i)).join('L')}`}
+        fill="none"
+        stroke="var(--teal)"
+        strokeWidth="3"
+        {...(way.lit ? {} : { strokeDasharray: '6 4' })}
+      />
+      <circle cx={x(way.x[last] ?? 0)} cy={y(way.y[last] ?? 0)} r="5" fill="var(--paper)" stroke="var(--teal)" strokeWidth="2" />
+    </svg>
   )
 }
 

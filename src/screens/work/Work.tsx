@@ -5,6 +5,8 @@ import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } 
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
 import { FileButton, Findings, Panel, Sheet, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
+import { LineLink } from './LineLink'
+import { Listing } from './Listing'
 import { ProgramPlate } from './ProgramPlate'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
@@ -31,8 +33,17 @@ export function Work() {
   return (
     <Sheet
       question="What will this program do?"
-      about={`${name}: ember where the beam is on, thin where it is not.`}
-      plate={<ProgramPlate survey={survey} />}
+      about={`${name}: ember where the beam is on, thin where it is not. Press on a way, or on a line, to see which belongs to which.`}
+      plate={
+        <div className="mt-2 grid shrink-0 gap-4 sm:h-[clamp(260px,min(60vh,90vw),680px)] sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:block print:h-auto">
+          <div className="h-[min(60vh,90vw)] sm:h-full">
+            <ProgramPlate survey={survey} />
+          </div>
+          <div className="flex h-72 min-h-0 flex-col sm:h-full">
+            <Listing survey={survey} />
+          </div>
+        </div>
+      }
       given={<Given name={name} bench={bench} reading={reading?.lines ?? null} />}
       side={<Side survey={survey} bench={bench} />}
     />
@@ -99,6 +110,7 @@ function Side({ survey, bench }: { readonly survey: ProgramSummary; readonly ben
       <Panel title="Judged">
         <JudgedProgram survey={survey} bench={bench} />
       </Panel>
+      <FoundList survey={survey} />
       <Panel title="Worked">
         <Row label="Lines" value={printNumber(survey.lines)} />
         <Row label="Moves" value={printNumber(survey.moves)} />
@@ -120,7 +132,6 @@ function Side({ survey, bench }: { readonly survey: ProgramSummary; readonly ben
         {bounds !== null && <Row label="Moves over" value={box(bounds)} />}
         {burntBounds !== null && <Row label="Burns over" value={box(burntBounds)} />}
       </Panel>
-      <FoundList survey={survey} />
     </div>
   )
 }
@@ -168,8 +179,9 @@ function FoundList({ survey }: { readonly survey: ProgramSummary }) {
 function Found({ finding: { severity, message, line, column } }: { readonly finding: Finding }) {
   return (
     <li className="flex gap-3 border-b border-rule py-1.5 text-[13px]">
-      <span className="num w-20 shrink-0 text-second">
-        {line}:{column}
+      <span className="w-24 shrink-0 text-second">
+        {line === undefined ? null : <LineLink line={line} />}
+        {column === undefined ? null : <span className="num">, {column}</span>}
       </span>
       <span aria-hidden className={`mt-[3px] h-3 w-1 shrink-0 ${severity === 'error' ? 'bg-stop' : 'bg-look'}`} />
       <span className="min-w-0 break-words">{message}</span>

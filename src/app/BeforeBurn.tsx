@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
+import { useLocation } from 'react-router'
 import { shownNumber } from '../core/bench'
 import { densityToAskFor, densityWatching } from '../core/safety'
-import { endCautions, useBenchStore, useFigure } from '../state'
+import { endCautions, leaveCautions, tickCaution, useBenchStore, useFigure, useSession } from '../state'
 import { FactLink } from '../ui'
 import { Over } from './Over'
 
@@ -12,10 +13,9 @@ export function BeforeBurn() {
   const value = density === null ? null : shownNumber(density.result)
   const od = value === null ? null : densityToAskFor(value, density?.doubt?.expanded ?? 0).toFixed(1)
   const cautions = CAUTIONS(od, wavelength?.typed ?? '')
-  const [taken, setTaken] = useState<ReadonlySet<string>>(new Set())
-  const all = od !== null && cautions.every(({ id }) => taken.has(id))
-  const tick = (id: string): void =>
-    setTaken((before) => (before.has(id) ? new Set([...before].filter((it) => it !== id)) : new Set([...before, id])))
+  const taken = useSession((it) => it.cautionsTicked)
+  const { pathname } = useLocation()
+  const all = od !== null && cautions.every(({ id }) => taken.includes(id))
   return (
     <Over title="Before the beam is on" className="w-[40rem] p-5" close={() => endCautions(false)}>
       <p className="mt-1 text-second">
@@ -29,8 +29,8 @@ export function BeforeBurn() {
               <input
                 type="checkbox"
                 className="mt-1 h-4 w-4 shrink-0 accent-[var(--teal)]"
-                checked={taken.has(id)}
-                onChange={() => tick(id)}
+                checked={taken.includes(id)}
+                onChange={() => tickCaution(id)}
               />
               <span>
                 <strong className="font-[650]">{head}</strong> {words}
@@ -42,9 +42,10 @@ export function BeforeBurn() {
       {od === null && (
         <p role="alert" className="mt-3">
           The eyewear that is needed is not known, so no program leaves.{' '}
-          <span onClickCapture={() => endCautions(false)}>
+          <span onClickCapture={() => leaveCautions(pathname)}>
             <FactLink path="optics.power">Enter the optical power and the wavelength of the diode.</FactLink>
-          </span>
+          </span>{' '}
+          What is ticked stays, and a line at the top leads back here.
         </p>
       )}
       <p className="mt-3 text-[13px] text-second">

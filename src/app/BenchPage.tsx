@@ -14,6 +14,7 @@ import {
   NEXT,
   revealFact,
   useBenchStore,
+  useSession,
   isDone,
   reasonOf,
 } from '../state'
@@ -26,6 +27,7 @@ import { sheetsOf, StagePage } from './StagePage'
 import { StageRoute } from './StageRoute'
 
 const SaveNotice = later(async () => (await import('./SaveNotice')).SaveNotice)
+const BackToBurn = later(async () => (await import('./BackToBurn')).BackToBurn)
 const Next = later(async () => (await import('../screens/next/Next')).Next)
 const CannotOpen = later(async () => (await import('./CannotOpen')).CannotOpen)
 
@@ -61,6 +63,7 @@ export function BenchPage() {
       <StageRoute benchId={benchId} current={stage} />
       <main className="sheet min-h-0 min-w-0 overflow-y-auto" id="sheet">
         <Unsaved />
+        <Waiting />
         <Boundary key={stage} of={part} fallback={(message) => <Crash message={message} />}>
           <Suspense fallback={<p className="p-8 text-second">Loading the sheet …</p>}>
             {stage === NEXT ? (
@@ -91,6 +94,11 @@ function focusSheet(): void {
 function Unsaved() {
   const isSaid = useBenchStore(({ save, leftAs }) => leftAs !== null || (save.kind !== 'saved' && save.kind !== 'saving'))
   return isSaid ? <SaveNotice /> : null
+}
+
+/** The way back to a burn, where one waits. */
+function Waiting() {
+  return useSession((it) => it.burnFrom) === null ? null : <BackToBurn />
 }
 
 /**

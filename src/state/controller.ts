@@ -1,4 +1,5 @@
 import { getAt, isChoice, setAt } from '../core/bench'
+import { newId } from '../data/ids'
 import {
   halfLastPlace,
   isNumber,
@@ -7,10 +8,15 @@ import {
   sentTitle,
   settingDiffers,
   settingsBefore,
+  SPEED_UNITS,
+  unitIn,
   unitNote,
+  unitOfListed,
   unitOfSetting,
   writtenTitle,
   type Answer,
+  type Controller,
+  type Listed,
   type SettingBefore,
 } from '../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../core/document'
@@ -31,51 +37,93 @@ function settings(): readonly ComparedSetting[] {
 /** Reads the machine's list of settings and takes what it says as facts. @returns What stood in the way. */
 export async function readSettings(): Promise<Told> {
   const answer = await askMachine('settings')
-  return answer.ok ? takeListing(answer.items) : [answer.finding]
+  return answer.ok ? takeListing(listedOf(answer.items)) : [answer.finding]
+}
+
+/** A line of the machine's list, as it was pasted or came over the link. */
+export type ListedLine = Pick<Listed, 'key' | 'text' | 'words'>
+
+function listedOf(items: ReadonlyMap<string, string>): readonly ListedLine[] {
+  return [...items].map(([key, text]) => ({ key, text, words: '' }))
 }
 
 /**
- * Takes a machine's list of settings as facts, one undo step.
- * @param listed Text by key. @returns A finding for each setting that the list does not have or that is no number.
+ * Takes a machine's list of settings as facts, one undo step: a value that names its unit is taken in that, and where the
+ * list counts speed in another unit than the bench thought, that is taken over; what is no setting is kept as it stands.
+ * @param lines In their order; of a key that stands twice the last one counts. @param keys Settings that were just named.
+ * @returns A finding for each setting that the list does not have or that is no number.
  */
-export function takeListing(listed: ReadonlyMap<string, string>): Told {
+export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<string, string>> = {}): Told {
   const findings: Finding[] = []
   const at = now()
-  const take = (bench: Bench): Bench =>
-    settings().reduce((next, it) => {
-      const text = listed.get(it.key)
-      if (text === undefined) {
-        findings.push({
-          code: 'not-listed',
-          severity: 'warning',
-          path: it.path,
-          message: `The list has no “${it.key}” (${it.setting.label}). Say which key it is, or type the value by hand.`,
-        })
-        return next
-      }
-      const value = inMachine(it, text, next, at)
-      if (value === null) {
-        findings.push({
-          code: 'not-a-number',
-          severity: 'warning',
-          path: it.path,
-          message: `“${it.key}” is “${text}”, which is no value for ${it.setting.label}. It was left as it was.`,
-        })
-        return next
-      }
-      return setAt(next, it.path, value)
-    }, bench)
+  const listed = new Map(lines.map((it) => [it.key, it]))
+  const keyOf = (it: ComparedSetting): string => keys[it.setting.id] ?? it.key
+  const known = new Set(settings().map(keyOf))
+  const speedUnit = speedUnitOf(settings().flatMap((it) => (it.setting.kind === 'topSpeed' ? (listed.get(keyOf(it)) ?? []) : [])))
+  const others = lines.filter((it) => !known.has(it.key)).map((it, order) => [newId(), otherOf(it, order)] as const)
+  const take = (before: Bench): Bench =>
+    settings().reduce(
+      (next, it) => {
+        const line = listed.get(keyOf(it))
+        if (line === undefined) {
+          findings.push({
+            code: 'not-listed',
+            severity: 'warning',
+            path: it.path,
+            message: `The list has no “${keyOf(it)}” (${it.setting.label}). Say which key it is, or type the value by hand.`,
+          })
+          return next
+        }
+        const { text, words } = line
+        const value = inMachine(it, text, next, at, words)
+        if (value === null) {
+          findings.push({
+            code: 'not-a-number',
+            severity: 'warning',
+            path: it.path,
+            message: `“${keyOf(it)}” is “${text}”, which is no value for ${it.setting.label}. It was left as it was.`,
+          })
+          return next
+        }
+        return setAt(next, it.path, value)
+      },
+      withNames(before, keys, speedUnit, Object.fromEntries(others)),
+    )
+  if (speedUnit !== null && speedUnit !== useBenchStore.getState().bench?.controller.speedUnit) {
+    findings.push({
+      code: 'speed-unit',
+      severity: 'warning',
+      message: `The list counts speed in ${speedUnit}: so do the lines that are written from here on.`,
+    })
+  }
   const edited = editBench('the settings read from the machine', take)
   return [...findings, ...edited]
 }
 
+/** The unit that the lines about speed name, where they name one that a machine may count in. */
+function speedUnitOf(lines: readonly ListedLine[]): Controller['speedUnit'] | null {
+  const named = new Set(lines.map((it) => unitIn(it.words)))
+  return SPEED_UNITS.find((it) => named.size === 1 && named.has(it)) ?? null
+}
+
+/** A line that is no setting, as it is kept; a bench holds no more of it than a line has. */
+function otherOf({ key, text, words }: ListedLine, order: number) {
+  return { order, key: key.slice(0, 60), text: text.slice(0, 120), words: words.slice(0, 200) }
+}
+
+function withNames(bench: Bench, keys: object, speedUnit: Controller['speedUnit'] | null, others: object): Bench {
+  const { controller } = bench
+  const named = { ...controller, keys: { ...controller.keys, ...keys }, others, speedUnit: speedUnit ?? controller.speedUnit }
+  return setAt(bench, 'controller', named)
+}
+
 /** The fact or choice that a listed text becomes; null where it is neither. */
-function inMachine({ setting, path }: ComparedSetting, text: string, bench: Bench, at: string): object | null {
+function inMachine({ setting, path }: ComparedSetting, text: string, bench: Bench, at: string, words = ''): object | null {
   if (isChoice(getAt(bench, path))) {
     const chosen = readYesNo(text)
     return chosen === null ? null : { chosen, origin: 'measured', doubt: { kind: 'exact' }, at }
   }
-  return isNumber(text) ? listedFact(text, unitOfSetting(setting.kind, bench.controller), at) : null
+  return isNumber(text) ? listedFact(text, unitOfListed(setting, words, bench.controller), at) : null
 }
 
 /** How a setting that was sent to the machine came out. */
@@ -102,7 +150,7 @@ export async function writeSettings(ids: readonly string[]): Promise<Told> {
   }
   if (sent.length === 0) return []
   const list = await askMachine('settings')
-  const taken = list.ok ? takeListing(list.items) : []
+  const taken = list.ok ? takeListing(listedOf(list.items)) : []
   const findings: Finding[] = taken.filter(({ path }) => ids.some((id) => path === `controller.${id}`))
   for (const { it, answer } of sent) {
     const came = cameOut(it, answer, list)

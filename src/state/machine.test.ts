@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { shownNumber } from '../core/bench'
 import { readingDefs, scale, type ScaleRun } from '../core/calibrate'
+import { otherLines } from '../core/controller'
 import { engineFor, type Bench } from '../core/document'
 import type { StandInFault } from '../core/workshop'
 import { heron } from '../data/heron'
@@ -72,17 +73,29 @@ describe('the link to a stand-in', () => {
   })
 
   it('names each setting that a pasted list lacks or garbles, and takes the rest', () => {
-    const findings = state.takeListing(
-      new Map([
-        ['x/steps', '79.5'],
-        ['x/speed', 'fast'],
-        ['beam/follows', 'yes'],
-      ]),
-    )
+    const findings = state.takeListing([
+      { key: 'x/steps', text: '79.5', words: '' },
+      { key: 'x/speed', text: 'fast', words: '' },
+      { key: 'beam/follows', text: 'yes', words: '' },
+    ])
     expect(bench().controller.axes['x']?.steps.value).toBe(79.5)
     expect(bench().controller.beam.followsSpeed.chosen).toBe('yes')
     expect(findings.find((it) => it.path === 'controller.axes.x.topSpeed')?.code).toBe('not-a-number')
     expect(findings.filter((it) => it.code === 'not-listed').length).toBe(8)
+  })
+
+  it('takes a value in the unit it names, speed as the list counts it, and keeps what is no setting', () => {
+    const lines = [
+      { key: 'q1', text: '12000', words: 'X highest speed, mm/min' },
+      { key: 'x/travel', text: '43', words: 'cm' },
+      { key: 'fan', text: '25', words: 'delay, s' },
+    ]
+    state.takeListing(lines, { 'axes.x.topSpeed': 'q1' })
+    const { axes, speedUnit, keys, others } = bench().controller
+    expect([axes['x']?.topSpeed.value, axes['x']?.topSpeed.typedUnit, speedUnit]).toEqual([200, 'mm/min', 'mm/min'])
+    expect([axes['x']?.travel.value, keys['axes.x.topSpeed']]).toEqual([430, 'q1'])
+    expect(Object.values(others)).toEqual([{ order: 0, key: 'fan', text: '25', words: 'delay, s' }])
+    expect(otherLines(bench().controller)).toEqual(['fan = 25'])
   })
 
   it('does without travel by saying what is missing, and ends when another bench is opened', async () => {

@@ -1,6 +1,17 @@
 import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { addressOfFact } from './address'
-import { askCautions, dropDraft, endCautions, isOnNameplate, keepDraft, NEXT_RUN, revealFact, useSession } from './session'
+import {
+  askCautions,
+  dropDraft,
+  endCautions,
+  isOnNameplate,
+  keepDraft,
+  leaveCautions,
+  NEXT_RUN,
+  revealFact,
+  tickCaution,
+  useSession,
+} from './session'
 
 const first = useSession.getState()
 let there = true
@@ -51,6 +62,20 @@ describe('a fact that is asked for', () => {
 })
 
 describe('the cautions before a beam', () => {
+  it('keep their ticks, and the way back, while something that they ask for is entered', async () => {
+    const asked = askCautions()
+    tickCaution('air')
+    tickCaution('stop')
+    tickCaution('air')
+    leaveCautions('/bench/b/controller/ramp')
+    expect(await asked).toBe(false)
+    const { cautions, cautionsTicked, burnFrom } = useSession.getState()
+    expect([cautions, cautionsTicked, burnFrom]).toEqual(['not asked', ['stop'], '/bench/b/controller/ramp'])
+    void askCautions()
+    endCautions(false)
+    expect(useSession.getState().burnFrom).toBeNull()
+  })
+
   it('are asked for until they are taken, then not again in this session', async () => {
     const asked = askCautions()
     expect(useSession.getState().cautions).toBe('asking')

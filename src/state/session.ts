@@ -46,6 +46,10 @@ interface Session {
   readonly shortcuts: boolean
   /** The cautions before a burn: asked for once a session. */
   readonly cautions: 'not asked' | 'asking' | 'taken'
+  /** Those that are ticked so far: they stay ticked while something that they ask for is entered. */
+  readonly cautionsTicked: readonly string[]
+  /** Where the burn was asked for, while something is entered that the cautions ask for: the way back. */
+  readonly burnFrom: string | null
   /** Whether anything has been said in passing yet. */
   readonly notices: boolean
 }
@@ -68,6 +72,8 @@ export const useSession = create<Session>()(() => ({
   palette: false,
   shortcuts: false,
   cautions: 'not asked',
+  cautionsTicked: [],
+  burnFrom: null,
   notices: false,
 }))
 
@@ -133,6 +139,8 @@ export function swapDrafts(left: string | null, opened: string): void {
     runId: null,
     stepDrafts: {},
     lastTools: {},
+    cautionsTicked: [],
+    burnFrom: null,
   })
 }
 
@@ -160,9 +168,22 @@ export function askCautions(): Promise<boolean> {
   })
 }
 
+/** Ticks a caution, or takes the tick away. */
+export function tickCaution(id: string): void {
+  useSession.setState(({ cautionsTicked: all }) => ({
+    cautionsTicked: all.includes(id) ? all.filter((it) => it !== id) : [...all, id],
+  }))
+}
+
+/** Leaves the cautions for something that they ask for; what is ticked stays, and the way back is kept. @param from Address of the burn. */
+export function leaveCautions(from: string): void {
+  endCautions(false)
+  useSession.setState({ burnFrom: from })
+}
+
 /** Ends the asking. */
 export function endCautions(taken: boolean): void {
-  useSession.setState({ cautions: taken ? 'taken' : 'not asked' })
+  useSession.setState({ cautions: taken ? 'taken' : 'not asked', burnFrom: null })
   answerCautions?.(taken)
   answerCautions = null
 }

@@ -52,11 +52,11 @@ test('a machine is commissioned by hand: settings pasted, programs taken as file
   const hand = new HandMachine(3307)
   const machine = new MachineDriver(page, bench)
   await machine.startLikeHeron('Plot')
-  await page.getByRole('button', { name: 'Paste the machine’s list' }).click()
   const listing = Object.entries(hand.machine.settings).map(([key, text]) => `${key} = ${text}   ; as it came`)
   await page.getByLabel(/asked for its settings/).fill(listing.join('\n'))
   await page.getByRole('button', { name: 'Read it' }).click()
-  await expect(page.getByText('11 of 11 are known by name')).toBeVisible()
+  await expect(page.getByText('11 lines, 11 of them settings of this bench.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take these 11 settings' }).click()
 
   await machine.part('Faint mark')
   hand.run(await machine.takeProgram(true))

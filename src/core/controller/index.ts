@@ -1,6 +1,7 @@
 export * from './link'
 export * from './listing'
 export * from './migrations'
+export * from './proposeKeys'
 export * from './protocol'
 export * from './run'
 export * from './session'

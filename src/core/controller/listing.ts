@@ -5,6 +5,8 @@ export interface Listed {
   readonly key: string
   /** As it stands there. */
   readonly text: string
+  /** What else stands beside it: a unit, a comment, or a comment on the line above; often what the key means. */
+  readonly words: string
   readonly line: number
 }
 
@@ -31,9 +33,14 @@ export function readListing(text: string): Listing {
   const entries: Listed[] = []
   const findings: Finding[] = []
   let section = ''
+  let above = ''
   plainText.split(/\r\n|\n|\r/).forEach((raw, i) => {
     const plain = raw.replace(COMMENT, '').trim()
-    if (plain === '') return
+    const comment = commentOf(raw)
+    if (plain === '') {
+      above = comment
+      return
+    }
     const named = SECTION.exec(plain)
     if (named !== null) {
       section = `${named[1] ?? ''}/`
@@ -58,9 +65,17 @@ export function readListing(text: string): Listing {
         message: `Line ${i + 1}: “${pair.text}” was read as ${number}. If the comma parts two values, part them with a blank.`,
       })
     }
-    entries.push({ key: section + pair.key, text: number, line: i + 1 })
+    const words = [pair.rest, comment === '' ? above : comment].filter(Boolean).join(' ')
+    entries.push({ key: section + pair.key, text: number, words, line: i + 1 })
+    above = ''
   })
   return noting(entries, findings)
+}
+
+/** What a line's comments say, without their signs. */
+function commentOf(raw: string): string {
+  const all = [...raw.matchAll(COMMENT)].map(([whole, inBrackets]) => inBrackets ?? whole.replace(/^[;#/\s]+/, ''))
+  return all.join(' ').replace(/\s+/g, ' ').trim().slice(0, 160)
 }
 
 /** A number with a decimal comma, with a point in its place; anything else as it is. */
@@ -75,14 +90,15 @@ const DECIMAL_COMMA = /([\s=:,+-]\d+),(\d+)(?=\s|$)/g
  * A separator that is written wins over a blank; the value is the first word behind it. A comma between digits belongs to
  * the number; any other comma parts key, value and what follows.
  */
-function pairOf(line: string): { key: string; text: string } | null {
+function pairOf(line: string): { key: string; text: string; rest: string } | null {
   const shielded = line.replace(DECIMAL_COMMA, '$1\u0000$2')
   const written = /^(.+?)\s*([=:\t,])\s*(.*)$/.exec(shielded)
   const [, key = '', separator = ' ', rest = ''] = written ?? blankPair(shielded) ?? []
-  const text = rest.trim().split(separator === ',' ? /[\s,]+/ : /\s+/)[0] ?? ''
+  const [text = '', ...behind] = rest.trim().split(separator === ',' ? /[\s,]+/ : /\s+/)
   const unshielded = (part: string): string => part.replaceAll('\u0000', ',')
   if (key.trim() === '' || text === '') return null
-  return { key: unshielded(key.trim()), text: unshielded(text).replace(/^["']|["',]+$/g, '') }
+  const value = unshielded(text).replace(/^["']|["',]+$/g, '')
+  return { key: unshielded(key.trim()), text: value, rest: unshielded(behind.join(' ')) }
 }
 
 function blankPair(line: string): readonly string[] | null {
@@ -119,7 +135,7 @@ function flatten(node: unknown, path: string): Listed[] {
   if (typeof node === 'object' && node !== null) {
     return Object.entries(node).flatMap(([key, child]) => flatten(child, path === '' ? key : `${path}/${key}`))
   }
-  return node === null ? [] : [{ key: path, text: JSON.stringify(node).replace(/^"|"$/g, ''), line: 1 }]
+  return node === null ? [] : [{ key: path, text: JSON.stringify(node).replace(/^"|"$/g, ''), words: '', line: 1 }]
 }
 
 /** A listed yes or no; null where it is neither. */

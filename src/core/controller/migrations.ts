@@ -12,6 +12,11 @@ export const controllerMigrations: readonly Migration[] = [
       speedUnit: 'mm/s',
     }),
   },
+  {
+    to: 8,
+    why: 'what else stands in the machine’s list of settings is kept',
+    up: (controller) => ({ ...controller, others: {} }),
+  },
 ]
 
 function axisOf2(): Json {

@@ -92,6 +92,13 @@ export function lineOfSetting(setting: Setting, printed: string, controller: Con
   return controller.line.replaceAll('{key}', keyOfSetting(setting, controller)).replaceAll('{value}', printed)
 }
 
+/** The rest of the machine's list as lines to type: what it held that is none of the settings, in its order. */
+export function otherLines(controller: Pick<Controller, 'others' | 'line'>): readonly string[] {
+  return Object.values(controller.others)
+    .sort((p, q) => p.order - q.order)
+    .map(({ key, text }) => controller.line.replaceAll('{key}', key).replaceAll('{value}', text))
+}
+
 /**
  * Half a unit of the last place of a number as it is written: `80.41` → 0.005.
  * @param text A plain decimal number. @returns In the unit of the text; 0.5 for a whole number.

@@ -43,7 +43,7 @@ function lowerBound(row: Uint32Array, value: number): number {
  * The line of a program whose way passes nearest to a place; burning ways go before dark ones that are as near.
  * @param x mm. @param y mm. @param within How near it must pass, mm; more than 0. @returns null where none does.
  * Valid: any drawing. Source: distance from a point to a segment.
- * @example lineNear(drawing, 10, 10, 1) // 3
+ * @example lineNear({ x: new Float32Array([0, 9]), y: new Float32Array(2), lit: new Uint8Array(2), line: new Uint32Array([0, 3]) }, 5, 1, 2) // 3
  */
 export function lineNear(drawing: Drawing, x: number, y: number, within: number): number | null {
   let best = within * within

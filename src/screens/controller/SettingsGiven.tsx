@@ -1,19 +1,10 @@
 import { useState } from 'react'
 import { setAt } from '../../core/bench'
-import { lineOfSetting, readListing, SPEED_UNITS, type Listing } from '../../core/controller'
+import { lineOfSetting, otherLines, SPEED_UNITS } from '../../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
 import type { Finding } from '../../core/units'
-import {
-  editBench,
-  engineOf,
-  nameKey,
-  readSettings,
-  takeListing,
-  useBenchStore,
-  useMachine,
-  writeSettings,
-  told,
-} from '../../state'
+import { editBench, engineOf, nameKey, readSettings, useBenchStore, useMachine, writeSettings, told } from '../../state'
+import { PasteListing } from './PasteListing'
 import { ChoiceField, download, FactField, Findings, Panel, PlainField, Sentence } from '../../ui'
 
 /** What is done with all settings at once, how the machine names and takes them, and what the bench says of the beam. */
@@ -85,17 +76,21 @@ function OverTheLink({ rows, bench }: { readonly rows: readonly ComparedSetting[
   )
 }
 
+/** Without a link: the machine's list is pasted; where nothing is read yet that stands above the table. */
 function ByHandAll({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
+  const nothingRead = rows.every((it) => it.inMachine === null)
   const [pasting, setPasting] = useState(false)
   return (
-    <div className="no-print">
+    <div className="no-print grid gap-3">
+      {pasting && !nothingRead && <PasteListing rows={rows} bench={bench} />}
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button" onClick={() => setPasting(!pasting)} aria-expanded={pasting}>
-          Paste the machine’s list
-        </button>
+        {!nothingRead && (
+          <button type="button" className="button" onClick={() => setPasting(!pasting)} aria-expanded={pasting}>
+            Paste the machine’s list
+          </button>
+        )}
         <AsText rows={rows} bench={bench} />
       </div>
-      {pasting && <PasteListing rows={rows} />}
     </div>
   )
 }
@@ -104,7 +99,8 @@ function ByHandAll({ rows, bench }: { readonly rows: readonly ComparedSetting[];
 function AsText({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   const known = rows.filter(({ wanted, unchecked }) => wanted !== null && unchecked === null)
   const guessed = rows.filter(({ wanted, unchecked }) => wanted !== null && unchecked !== null)
-  const lines = known.map(({ setting, wanted }) => lineOfSetting(setting, wanted ?? '', bench.controller))
+  const others = otherLines(bench.controller)
+  const lines = [...known.map(({ setting, wanted }) => lineOfSetting(setting, wanted ?? '', bench.controller)), ...others]
   const bytes = (): Uint8Array => new TextEncoder().encode(`${lines.join('\n')}\n`)
   return (
     <>
@@ -121,73 +117,12 @@ function AsText({ rows, bench }: { readonly rows: readonly ComparedSetting[]; re
       </button>
       {guessed.length > 0 && (
         <p className="basis-full text-[13px] text-second">
-          As text {lines.length === 0 ? 'nothing leaves yet' : `${lines.length} of ${rows.length} leave`}: left out is what rests
-          on a guess, {guessed.map(({ setting }) => setting.label).join(', ')}.
+          As text {known.length === 0 ? 'no setting leaves yet' : `${known.length} of ${rows.length} leave`}
+          {others.length > 0 && `, and ${others.length} other lines of the machine’s own list`}: left out is what rests on a
+          guess, {guessed.map(({ setting }) => setting.label).join(', ')}.
         </p>
       )}
     </>
-  )
-}
-
-/** Takes a list as the machine prints it, in any of the usual shapes. */
-function PasteListing({ rows }: { readonly rows: readonly ComparedSetting[] }) {
-  const [text, setText] = useState('')
-  const [read, setRead] = useState<{ readonly listing: Listing; readonly findings: readonly Finding[] } | null>(null)
-  const take = (): void => {
-    const listing = readListing(text)
-    const byKey = new Map(listing.entries.map((it) => [it.key, it.text]))
-    const findings =
-      byKey.size === 0
-        ? [{ code: 'empty', severity: 'error' as const, message: 'No line holds a key and a value. Paste the whole list.' }]
-        : takeListing(byKey)
-    setRead({ listing, findings: [...listing.findings, ...findings] })
-  }
-  const unnamed = read === null ? [] : rows.filter((row) => !read.listing.entries.some((it) => it.key === row.key))
-  return (
-    <div className="mt-3 border-l-2 border-rule pl-3">
-      <label className="grid gap-1 text-[13px]">
-        What the machine prints when it is asked for its settings
-        <textarea
-          className="input num text-[13px]"
-          rows={7}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder={'x/steps = 80.000\ny/steps = 80.000'}
-          spellCheck={false}
-        />
-      </label>
-      <button type="button" className="button mt-2" onClick={take} disabled={text.trim() === ''}>
-        Read it
-      </button>
-      {read !== null && (
-        <p className="mt-2" role="status">
-          {read.listing.entries.length} settings stand there; {rows.length - unnamed.length} of {rows.length} are known by name.
-        </p>
-      )}
-      {read !== null && read.listing.entries.length > 0 && unnamed.length > 0 && (
-        <div className="mt-2 grid gap-1 text-[13px]">
-          {unnamed.map((row) => (
-            <label key={row.setting.id} className="flex items-center justify-between gap-3">
-              {row.setting.label} is
-              <select
-                className="input min-h-8 py-0.5"
-                value=""
-                onChange={(event) => {
-                  nameKey(row.setting.id, event.target.value)
-                  take()
-                }}
-              >
-                <option value="">not chosen</option>
-                {read.listing.entries.map((it) => (
-                  <option key={it.key} value={it.key}>{`${it.key}: ${it.text}`}</option>
-                ))}
-              </select>
-            </label>
-          ))}
-        </div>
-      )}
-      {read !== null && <Findings findings={read.findings.slice(0, 12)} />}
-    </div>
   )
 }
 

@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import { lineOfSetting, unitOfSetting } from '../../core/controller'
-import type { Mark } from '../../core/bench'
+import { getAt, isFact, type Mark } from '../../core/bench'
 import { FOLLOWS } from '../../core/electrical'
 import { choicePath, compareSettings, factPath, type Bench, type ComparedSetting, type Standing } from '../../core/document'
 import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings, DONE } from '../../state'
+import { PasteListing } from './PasteListing'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import { unitOf, type Finding } from '../../core/units'
 
@@ -13,22 +14,27 @@ export function SettingsPlate() {
   const linked = useMachine((it) => it.link === 'open')
   if (bench === null) return null
   const rows = compareSettings(engineOf(bench))
-  const drawn = linked ? 'hidden sm:table-cell' : 'hidden xl:table-cell'
+  const drawn = linked ? 'hidden sm:table-cell' : 'hidden 2xl:table-cell'
+  const nothingRead = rows.every((it) => it.inMachine === null)
   return (
     <div className="mt-2 shrink-0 overflow-x-auto">
+      {!linked && nothingRead && (
+        <div className="mb-4">
+          <PasteListing rows={rows} bench={bench} />
+        </div>
+      )}
       <table className="w-full border-collapse text-left" data-plate="Settings, by the bench and in the machine">
         <thead>
           <tr className="border-b border-ink text-[12px] text-second">
             <th className="py-1 pr-3 font-normal">Setting</th>
             <th className="whitespace-nowrap py-1 pr-3 text-right font-normal">By the bench</th>
             <th className="py-1 pl-2 pr-3 font-normal">In the machine</th>
+            <th className="py-1 pr-3 font-normal">So</th>
             <th className={`py-1 pr-3 font-normal ${drawn}`}>
               <span className="sr-only">How far the machine is off the bench</span>
               <OffsetScale />
             </th>
-            <th className="no-print py-1 font-normal">
-              <span className="sr-only">What to do</span>
-            </th>
+            {!linked && <th className="no-print py-1 text-right font-normal">Line to type into it</th>}
           </tr>
         </thead>
         <tbody>
@@ -50,28 +56,39 @@ function Row({ row, bench, drawn }: { readonly row: ComparedSetting; readonly be
     <tr className="border-b border-rule" data-setting={setting.id}>
       <th scope="row" className="py-1 pr-3 font-normal">
         {setting.label}
-        {linked && <span className="num block text-[11.5px] text-second wide:ml-2 wide:inline">{row.key}</span>}
+        {linked && <span className="num block text-[11.5px] text-second">{row.key}</span>}
       </th>
       <td className={`py-1 pr-3 text-right ${asOneLine}`}>
         {wanted === null ? <Unknown row={row} /> : <Wanted row={row} wanted={wanted} bench={bench} />}
       </td>
       <td className={`py-1 pl-1.5 pr-3 ${asOneLine}`}>
         {setting.kind === 'followsSpeed' ? <ChoiceField path={choicePath(path)} /> : <FactField path={factPath(path)} />}
+        <AsCounted row={row} bench={bench} />
+      </td>
+      <td className="py-1 pr-3">
+        <span className="flex items-center gap-2 whitespace-nowrap">
+          <VerdictMark mark={MARK_OF[standing]} label={sayStanding(row)} />
+          <span aria-hidden className={standing === 'differs' ? 'font-[650]' : 'text-second'}>
+            {shortly(row)}
+          </span>
+          <span className="text-[13px]">
+            <Unsure row={row} />
+          </span>
+          {linked && wanted !== null && differs !== false && (
+            <span className="no-print text-[13px]">
+              <Write row={row} />
+            </span>
+          )}
+        </span>
       </td>
       <td className={`py-1 pr-3 ${drawn}`}>
-        <span className="flex items-center gap-2">
-          <Offset wanted={wanted} inMachine={inMachine} differs={differs} />
-          <VerdictMark mark={MARK_OF[standing]} label={sayStanding(row)} />
-        </span>
+        <Offset wanted={wanted} inMachine={inMachine} differs={differs} />
       </td>
-      <td className="no-print py-1 text-right text-[13px] whitespace-nowrap">
-        <span className="flex flex-col items-end">
-          <Unsure row={row} />
-          {wanted !== null &&
-            differs !== false &&
-            (linked ? <Write row={row} /> : <ByHand row={row} bench={bench} wanted={wanted} />)}
-        </span>
-      </td>
+      {!linked && (
+        <td className="no-print py-1 text-right text-[13px] whitespace-nowrap">
+          {wanted !== null && differs !== false && <ByHand row={row} bench={bench} wanted={wanted} />}
+        </td>
+      )}
     </tr>
   )
 }
@@ -89,6 +106,33 @@ function Wanted({ row, wanted, bench }: { readonly row: ComparedSetting; readonl
       {unit !== '' && <span className={`ml-1 text-[12px] text-second ${kind === 'followsSpeed' ? '' : 'num'}`}>{unit}</span>}
     </>
   )
+}
+
+/** Where it was typed in another unit than the machine counts in: both are said. */
+function AsCounted({ row: { setting, path, inMachine }, bench }: { readonly row: ComparedSetting; readonly bench: Bench }) {
+  const node = getAt(bench, path)
+  const unit = unitOfSetting(setting.kind, bench.controller)
+  if (!isFact(node) || node.typedUnit === unit || inMachine === null) return null
+  return (
+    <span className="num block text-[11.5px] text-second">
+      {inMachine} {unitOf(unit).symbol} as it counts
+    </span>
+  )
+}
+
+/** What to do with it, in two words. */
+function shortly({ standing, inMachine, wanted }: ComparedSetting): string {
+  if (inMachine === null) return 'not read'
+  if (wanted === null) return 'bench lacks it'
+  switch (standing) {
+    case 'same':
+    case 'within ±':
+      return 'the same'
+    case 'differs':
+      return 'write this'
+    default:
+      return 'a guess here'
+  }
 }
 
 const MARK_OF: Readonly<Record<Standing, Mark>> = {
@@ -110,7 +154,7 @@ function Unsure({ row: { standing, unchecked, wanted } }: { readonly row: Compar
   if (standing === 'within ±') return <span className="text-second">within ±, leave it</span>
   const isGuess = standing === 'guess' || (standing === 'not known' && wanted !== null)
   if (!isGuess || unchecked === null) return null
-  return <FactLink path={unchecked}>a guess, check it</FactLink>
+  return <FactLink path={unchecked}>check it</FactLink>
 }
 
 /** Leads to what the bench lacks. */
@@ -147,7 +191,7 @@ function ByHand({ row, bench, wanted }: { readonly row: ComparedSetting; readonl
   const [refused, setRefused] = useState(DONE)
   const line = lineOfSetting(row.setting, wanted, bench.controller)
   return (
-    <span className="inline-flex items-baseline justify-end gap-x-3">
+    <span className="inline-flex flex-wrap items-baseline justify-end gap-x-3 max-2xl:max-w-52">
       <code className="num text-[12.5px]" data-line>
         {line}
       </code>

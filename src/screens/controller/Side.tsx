@@ -10,7 +10,7 @@ import {
   sizeErrorNow,
 } from '../../core/calibrate'
 import { steps } from '../../core/motion'
-import { scanIds, useBenchStore } from '../../state'
+import { scanIds, useBenchStore, useMachine } from '../../state'
 import { FigureRow, Panel, Side } from '../../ui'
 import { useChosenRun } from './chosen'
 import { LinkPanel } from './LinkPanel'
@@ -31,10 +31,17 @@ export function RunSide() {
 }
 
 function ControllerSide({ children }: { readonly children: ReactNode }) {
+  const isLinked = useMachine((it) => it.link !== 'none')
+  // Without a link the list is pasted; the stand-in is there to practise on, below.
   return (
     <>
-      <LinkPanel />
+      {isLinked && <LinkPanel />}
       <Side stage="controller">{children}</Side>
+      {!isLinked && (
+        <div className="mt-5">
+          <LinkPanel />
+        </div>
+      )}
     </>
   )
 }

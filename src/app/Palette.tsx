@@ -21,6 +21,7 @@ import {
   useSession,
 } from '../state'
 import { exportBench } from '../ui'
+import { partsFor } from '../ui/stage'
 import { notify } from './notify'
 import { Over } from './Over'
 import { PART_WORDS } from './paletteWords'
@@ -50,7 +51,7 @@ export function Palette() {
         ? []
         : STAGES.flatMap((stage): Entry[] => [
             { words: stage.name, aside: stage.question, run: go(addressOf(bench.id, stage.id)) },
-            ...(stage.parts.length < 2 ? [] : stage.parts).map((part) => ({
+            ...(stage.parts.length < 2 ? [] : partsFor(stage, useBenchStore.getState().bench)).map((part) => ({
               words: `${stage.name}: ${part.name}`,
               aside: part.about,
               also: PART_WORDS[`${stage.id}/${part.id}`] ?? '',

@@ -1,6 +1,6 @@
 import { use, useEffect } from 'react'
 import { Navigate } from 'react-router'
-import { addressOf, loadDomains, rememberPart } from '../state'
+import { addressOf, loadDomains, rememberPart, useBenchStore } from '../state'
 import { later, Parts, Sheet } from '../ui'
 import type { PartDef, StageDef } from '../ui/stage'
 
@@ -49,12 +49,13 @@ function PartPage({ stage, part }: { readonly stage: StageDef; readonly part: Pa
   const coming = [sheetsOf(stage), domainsOf(part)] as const
   const sheet = use(coming[0])[part.id]
   use(coming[1])
+  const about = useBenchStore(({ bench }) => (bench === null ? null : (part.aboutFor?.(bench) ?? null)))
   if (sheet === undefined) return null
   if ('sheet' in sheet) return <sheet.sheet />
   return (
     <Sheet
       question={part.question ?? stage.question}
-      about={part.about}
+      about={about ?? part.about}
       plate={
         <>
           {stage.parts.length > 1 && <Parts of={stage} open={part.id} />}

@@ -50,7 +50,9 @@ export function heronPlan(blank: Plan): Plan {
       needs: Object.fromEntries(needs.map((it) => [it, true as const])),
       parts: key === 'glaze' ? { window: true } : key === 'interlock' ? { switch: true } : {},
       notBefore: '',
+      begun: '',
       done: DONE.includes(key) ? FRAME_STOOD : '',
+      kind: key,
     },
   ])
   return {
@@ -68,10 +70,10 @@ export function heronPlan(blank: Plan): Plan {
     readyPrice: { value: 520, typed: '520', typedUnit: 'money', origin: 'stated', doubt: { kind: 'halfWidth', a: 40 } },
     parts: {
       bars: part(1, 'Slotted bar 20 × 20, 1 m', 'frame', 3, 7.4, 'here', '', 'bars'),
-      motors: part(2, 'Stepper, 0.45 N·m', 'drives', 3, 13.5, 'here'),
+      motors: part(2, 'Stepper, 0.45 N·m', 'drives', 3, 13.5, 'here', '', 'motor'),
       belt: part(3, 'Toothed belt 2 mm, 5 m', 'drives', 1, 11, 'here', '', 'belt', 5000),
-      controller: part(4, 'Controller with three drivers', 'wiring', 1, 46, 'here'),
-      diode: part(5, 'Diode head, 5.5 W', 'head', 1, 118, 'here'),
+      controller: part(4, 'Controller with three drivers', 'wiring', 1, 46, 'here', '', 'controller'),
+      diode: part(5, 'Diode head, 5.5 W', 'head', 1, 118, 'here', '', 'head'),
       ply: part(6, 'Birch ply 6 mm, 600 × 500', 'housing', 4, 9.8, 'here'),
       window: part(7, 'Certified window sheet, 200 × 150', 'housing', 1, 38, 'ordered', '2026-12-02'),
       switch: part(8, 'Interlock switch, positive opening', 'housing', 1, 14, 'ordered', '2026-11-30'),

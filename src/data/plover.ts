@@ -1,6 +1,6 @@
 import type { Fact, Origin } from '../core/bench'
 import { emptyBench, type Bench } from '../core/document'
-import { usualTasks, type Plan, type PlanPart } from '../core/schedule'
+import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
 import type { BenchBundle } from './store'
 
@@ -26,7 +26,7 @@ const part = (order: number, name: string, where: string, price: number, state: 
 
 /** What the change-over takes besides the router. Every price is invented. */
 const PARTS: Plan['parts'] = {
-  diode: part(1, 'Diode head, 2.2 W', 'head', 84, 'here'),
+  diode: { ...part(1, 'Diode head, 2.2 W', 'head', 84, 'here'), covers: 'head' },
   holder: part(2, 'Plate that holds the head, 8 mm aluminium', 'head', 6.5, 'here'),
   plate: part(3, 'Aluminium plate, 300 × 180 × 3', 'bed', 14, 'here'),
   hose: part(4, 'Air hose 4 mm, 2 m, with its plug', 'head', 7.2, 'here'),
@@ -74,7 +74,9 @@ export function plover(id = 'plover'): BenchBundle {
       needs: Object.fromEntries(needs.map((it) => [it, true as const])),
       parts: {},
       notBefore: '',
+      begun: '',
       done: '',
+      kind: key,
     },
   ])
   const bench: Bench = {
@@ -128,6 +130,7 @@ export function plover(id = 'plover'): BenchBundle {
       joints: JOINTS,
       bag: BAG,
       tasks: Object.fromEntries(tasks) as Bench['plan']['tasks'],
+      plugs: Object.fromEntries(usualPlugs().map((it, order) => [`plug-${order + 1}`, { order, ...it }])),
     },
   }
   return { bench, records: [], files: [] }

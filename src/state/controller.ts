@@ -19,7 +19,7 @@ import {
   type Listed,
   type SettingBefore,
 } from '../core/controller'
-import { compareSettings, type Bench, type ComparedSetting } from '../core/document'
+import { compareSettings, settingsOf, type Bench, type ComparedSetting } from '../core/document'
 import { doubtToCore, toCore, type Finding } from '../core/units'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
@@ -246,12 +246,13 @@ export function nameKey(setting: string, key: string): Told {
   )
 }
 
-/** The settings that the way back of a change-over has to put back: written since its first task was done. */
+/** The settings that the way back of a change-over has to put back: written since it was planned, or begun before that. */
 export function settingsToPutBack(): readonly SettingBefore[] {
   const { bench, records } = useBenchStore.getState()
   if (bench === null) return []
-  const done = Object.values(bench.plan.tasks).flatMap((it) => (it.done === '' ? [] : [new Date(it.done).toISOString()]))
+  const { tasks, changeOver } = bench.plan
+  const moments = Object.values(tasks).flatMap((it) => [it.begun, it.done].filter((at) => at !== ''))
+  const since = [...moments.map((it) => new Date(it).toISOString()), ...(changeOver === '' ? [] : [changeOver])].sort()[0] ?? ''
   const inOrder = [...records].sort((p, q) => (p.at < q.at ? -1 : 1))
-  const all = settings().map((it) => it.setting)
-  return settingsBefore(all, inOrder, done.sort()[0] ?? '', bench.controller)
+  return settingsBefore(settingsOf(bench), inOrder, since, bench.controller)
 }

@@ -132,7 +132,10 @@ describe('parts from the machine', () => {
       'Plate that holds the head, 90\u00a0mm × 80\u00a0mm, 8\u00a0mm thick',
     ])
     open(emptyBench('e', 'Bare', '2026-01-01T00:00:00.000Z'))
-    expect(machineParts(state()).map((it) => it.name.split(',')[0])).toEqual(['Carriage plate', 'Gantry end plate'])
+    expect(machineParts(state()).map((it) => it.name.split(',')[0])).toEqual([
+      ...['Carriage plate', 'Gantry end plate', 'Stepper motor', 'Pulley', 'Idler'],
+      ...['Diode head', 'Controller', 'Supply', 'End switch'],
+    ])
   })
 })
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { setAt } from '../core/bench'
-import { setUpBench, withTasks, type Bench, type Wish } from '../core/document'
+import { setUpBench, withChangeOver, withTasks, type Bench, type Wish } from '../core/document'
 import {
   calendarTasks,
   freeTimeOf,
@@ -71,7 +71,7 @@ export function planNow({ plan }: Bench, now: string): PlannedNow {
 }
 
 /** The lists of the plan whose rows are edited one by one. */
-export type RowList = 'parts' | 'joints' | 'bag' | 'tasks'
+export type RowList = 'parts' | 'joints' | 'bag' | 'tasks' | 'plugs' | 'pieces' | 'lengths' | 'counted'
 
 /** The rows of a list, by id; all that is the same for every list is their order. */
 function rowsOf(bench: Bench, list: RowList): Readonly<Record<string, { readonly order: number }>> {
@@ -141,14 +141,24 @@ export function takeUsualTasks(): Told {
   return editBench('the usual tasks', (bench) => {
     const { kinematics } = bench.motion
     const { rotary, portable } = bench.plan.goals
-    const wanted = { rotary: rotary.chosen === 'yes', portable: portable.chosen === 'yes' }
-    return withTasks(bench, usualTasks(kinematics.chosen, wanted), newId)
+    const wanted = {
+      rotary: rotary.chosen === 'yes',
+      portable: portable.chosen === 'yes',
+      kit: bench.plan.build.chosen === 'kit',
+    }
+    const planned = withTasks(bench, usualTasks(kinematics.chosen, wanted), newId)
+    return kinematics.chosen === 'retrofit' ? withChangeOver(planned, newId, new Date().toISOString()) : planned
   })
 }
 
 /** Sets an empty bench up from what is to be built, one undo step. @returns What stands in the way. */
 export function setUp(wish: Wish): Told {
-  return editBench('what is to be built', (bench) => setUpBench(bench, wish, newId))
+  return editBench('what is to be built', (bench) => setUpBench(bench, wish, newId, new Date().toISOString()))
+}
+
+/** Lists the plugs, clips and hoses that a change-over usually has. */
+export function takeUsualPlugs(): Told {
+  return editBench('the usual plugs', (bench) => withChangeOver(bench, newId, new Date().toISOString()))
 }
 
 /** Adds the way back from a change-over behind the tasks that are there. */
@@ -156,11 +166,17 @@ export function takeWayBack(): Told {
   return editBench('the way back', (bench) => withTasks(bench, wayBack(), newId))
 }
 
+/** Notes that a task is begun now: its clock runs. @returns What stands in the way. */
+export function beginTask(id: string): Told {
+  const name = useBenchStore.getState().bench?.plan.tasks[id]?.name ?? ''
+  return editRow('tasks', id, { begun: `${localNow()}:00` }, `“${name}” begun`)
+}
+
 /** Ticks a task as done now, with its record and pictures; or opens it again. @returns What stands in the way. */
 export async function tickTask(id: string, note: string, pictures: readonly File[] = []): Promise<Told> {
   const task = useBenchStore.getState().bench?.plan.tasks[id]
   if (task === undefined) return told('This task is gone.')
-  if (task.done !== '') return editRow('tasks', id, { done: '' }, `“${task.name}” opened again`)
+  if (task.done !== '') return editRow('tasks', id, { done: '', begun: '' }, `“${task.name}” opened again`)
   const edited = editRow('tasks', id, { done: `${localNow()}:00` }, `“${task.name}” done`)
   if (!isDone(edited)) return edited
   const about = { stage: 'plan', title: task.name, note: note === '' ? task.check : note, redo: '', beneath: [] }

@@ -135,9 +135,8 @@ export function swapDrafts(left: string | null, opened: string): void {
   useSession.setState({
     editing: null,
     drafts: keptDrafts()[opened] ?? {},
-    stepId: null,
+    ...keptStep(opened),
     runId: null,
-    stepDrafts: {},
     lastTools: {},
     cautionsTicked: [],
     burnFrom: null,
@@ -147,9 +146,38 @@ export function swapDrafts(left: string | null, opened: string): void {
 /** The bench that the drafts in hand belong to. */
 let draftsOf: string | null = null
 
-useSession.subscribe(({ drafts }, before) => {
-  if (drafts !== before.drafts && draftsOf !== null) storeDrafts(draftsOf, drafts)
+useSession.subscribe(({ drafts, stepId, stepDrafts }, before) => {
+  if (draftsOf === null) return
+  if (drafts !== before.drafts) storeDrafts(draftsOf, drafts)
+  if (stepId !== before.stepId || stepDrafts !== before.stepDrafts) storeStep(draftsOf, stepId, stepDrafts)
 })
+
+/** The step in hand and what was noted of the steps, of the bench that is open; pictures are kept elsewhere. */
+const STEPS = 'fine-kerf.steps'
+
+function storeStep(benchId: string, stepId: string | null, drafts: Session['stepDrafts']): void {
+  const notes = Object.entries(drafts).flatMap(([key, { note }]) => (note === '' ? [] : [[key, note] as const]))
+  try {
+    sessionStorage.setItem(STEPS, JSON.stringify({ benchId, stepId, notes: Object.fromEntries(notes) }))
+  } catch {
+    // Without that store what was noted lasts as long as the page.
+  }
+}
+
+function keptStep(benchId: string): Pick<Session, 'stepId' | 'stepDrafts'> {
+  try {
+    const kept = JSON.parse(sessionStorage.getItem(STEPS) ?? '{}') as {
+      benchId?: string
+      stepId?: string | null
+      notes?: Record<string, string>
+    }
+    if (kept.benchId !== benchId) return { stepId: null, stepDrafts: {} }
+    const notes = Object.entries(kept.notes ?? {}).map(([key, note]) => [key, { note, pictures: [] }] as const)
+    return { stepId: kept.stepId ?? null, stepDrafts: Object.fromEntries(notes) }
+  } catch {
+    return { stepId: null, stepDrafts: {} }
+  }
+}
 
 /** Forgets what was half typed, when it was entered or thrown away on purpose. */
 export function dropDraft(path: Path): void {

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import type { DomainId, StageId } from '../core/document'
+import type { Bench, DomainId, StageId } from '../core/document'
 
 /** One part of a stage, in the address and above the plate. */
 export interface PartDef {
@@ -7,8 +7,12 @@ export interface PartDef {
   readonly name: string
   /** What to do with the plate, in a sentence. */
   readonly about: string
+  /** The same for a machine of which that is not true; null where it is. */
+  readonly aboutFor?: (bench: Bench) => string | null
   /** Where the part asks another question than its stage. */
   readonly question?: string
+  /** Only then is it offered; without it always. */
+  readonly when?: (bench: Bench) => boolean
   /** What works what this part alone shows, fetched with it beside the stage's. */
   readonly domains?: readonly DomainId[]
 }
@@ -31,6 +35,11 @@ export interface StageDef {
   readonly domains: readonly DomainId[]
   /** Fetches what the parts show, by id of the part. */
   readonly load: () => Promise<Readonly<Record<string, PartSheet>>>
+}
+
+/** The parts of a stage that make sense for a machine. */
+export function partsFor({ parts }: StageDef, bench: Bench | null): readonly PartDef[] {
+  return parts.filter((it) => bench === null || it.when === undefined || it.when(bench))
 }
 
 /** A stage whose sheets are those of its parts, no more and no less. */

@@ -81,7 +81,7 @@ export class Driver {
     const shown = async (): Promise<string[]> =>
       this.page.locator('main [data-fact]').evaluateAll((all) => all.map((it) => it.getAttribute('data-fact') ?? ''))
     const found = await shown()
-    for (const axis of await this.page.getByRole('button', { name: /^[XYZ] axis$/ }).all()) {
+    for (const axis of await this.page.getByRole('button', { name: /^([XYZ] axis|(left|right) motor)$/ }).all()) {
       await axis.click()
       found.push(...(await shown()))
     }

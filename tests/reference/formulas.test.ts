@@ -27,14 +27,21 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ...['plan.openWork', 'plan.ownHours', 'plan.spent', 'plan.toSpend', 'plan.unordered', 'plan.criticalPath', 'plan.stockLeft'],
     ...['plan.materialsMargin', 'plan.jointsUnfit', 'plan.screwsMissing', 'plan.screwGrip', 'plan.screwLength'],
     ...['plan.barsNeeded', 'plan.guidesNeeded', 'plan.beltHold', 'motion.travelOf', 'motion.motorCurrent'],
-    ...['motion.bedRange', 'motion.bedLeftOver', 'motion.shim', 'motion.rackingSteps', 'motion.squareSteps'],
+    ...[
+      'motion.bedRange',
+      'motion.bedLeftOver',
+      'motion.shim',
+      'motion.rackingSteps',
+      'motion.squareSteps',
+      'motion.wheelsMargin',
+    ],
   ],
   'a result of readings by least squares, or of what was in force when they were taken': [
     ...['calibrate.scale', 'calibrate.scatter', 'calibrate.lineWidth', 'calibrate.backlash', 'calibrate.outOfSquare'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
   'solved for, or worked along a path or from a table of a standard': [
-    ...['motion.centreDistance', 'motion.windingSpeed', 'motion.crossedBeltLength', 'motion.crossedSlack'],
+    ...['motion.centreDistance', 'motion.windingSpeed', 'motion.crossedBeltLength', 'motion.crossedSlack', 'plan.routedBelt'],
     ...['motion.cornerFocusError', 'motion.cornerSpotGrowth', 'safety.limitWatching', 'safety.limitGlance'],
     'electrical.settingFollows',
   ],
@@ -53,7 +60,8 @@ function railed(kinematics: string): Bench {
     const height = { ...heron().bench.motion.frame.barWidth, value: i / 10, typed: String(i / 10) }
     return [`h${i}`, { order: i, x: (i % 2) * 400, y: i > 1 ? 300 : 0, height }] as const
   })
-  const moved = setAt(heron().bench, 'motion.kinematics.chosen', kinematics)
+  const counted = setAt(heron().bench, 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
+  const moved = setAt(counted, 'motion.kinematics.chosen', kinematics)
   return setAt(setAt(moved, 'motion.frame.guides.chosen', 'rails'), 'motion.heights', Object.fromEntries(heights))
 }
 
@@ -70,6 +78,16 @@ const benches: readonly (readonly [string, Bench])[] = [
       'plan.fits.bush': 15,
       'motion.axes.x.freeSpan': 400,
       'motion.axes.x.toneA': 60,
+      'motion.axes.y.freeSpan': 380,
+      'motion.axes.y.toneA': 66,
+      'motion.crossed.heightLeft': 42,
+      'motion.crossed.heightRight': 33.5,
+      'motion.crossed.clampPlayLeft': 0.1,
+      'motion.crossed.clampPlayRight': 0.3,
+      'motion.cables.controllerX': -60,
+      'motion.cables.controllerY': 40,
+      'motion.cables.length': 1400,
+      'motion.boardDrivers': 4,
     })
     return [it, bench] as const
   }),

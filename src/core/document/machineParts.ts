@@ -13,7 +13,7 @@ export type WantedPart = Omit<PlanPart, 'order'>
  */
 export function wantedParts(engine: Engine<Bench>): readonly WantedPart[] {
   const listed = valuesOf(engine.bench.plan.parts)
-  return [...stock(engine), ...belts(engine), ...plates(engine)].filter(
+  return [...stock(engine), ...belts(engine), ...plates(engine), ...drives(engine), ...electrics(engine)].filter(
     (it) => !listed.some(({ name, covers }) => name === it.name || (covers !== '' && covers === it.covers)),
   )
 }
@@ -62,6 +62,51 @@ function plates(engine: Engine<Bench>): readonly WantedPart[] {
     const size = `${sayRoundedUp(width, units)} × ${sayRoundedUp(depth, units)}${thick}`
     return [{ ...PLAIN, name: `${name}, ${size}`, where: 'frame', count }]
   })
+}
+
+/** Motors, what they turn, and what drives them; of a machine that is there nothing. */
+function drives({ bench: { motion } }: Engine<Bench>): readonly WantedPart[] {
+  if (motion.kinematics.chosen === 'retrofit') return []
+  const crossed = motion.kinematics.chosen === 'crossed'
+  const axes = valuesOf(motion.axes).map((axis) => ({
+    belted: axis.drive.chosen === 'belt' || axis.drive.chosen === 'reducedBelt',
+    motors: crossed && axis.letter !== 'Z' ? 1 : (axis.motors.value ?? 1),
+    shared: axis.motors.value === 2 && axis.drivers.chosen !== 'each',
+    teeth: axis.pulleyTeeth.value,
+    torque: axis.holdingTorque.typed,
+  }))
+  const sum = (of: (axis: (typeof axes)[number]) => number): number => axes.reduce((total, it) => total + of(it), 0)
+  const mirrors = motion.kinematics.chosen === 'mirrors'
+  const belts = mirrors ? 0 : sum((it) => (it.belted ? it.motors : 0))
+  const teeth = [...new Set(axes.filter((it) => it.belted).map((it) => it.teeth))]
+  const part = (name: string, count: number, covers: PlanPart['covers']): readonly WantedPart[] =>
+    count === 0 ? [] : [{ ...PLAIN, name, where: 'drives', count, covers }]
+  const drivers = sum((it) => (it.shared ? 1 : it.motors))
+  const onBoard = motion.boardDrivers.value ?? drivers
+  return [
+    ...part(
+      `Stepper motor${axes[0]?.torque === '' ? '' : `, ${axes[0]?.torque ?? ''} N·m`}`,
+      sum((it) => it.motors),
+      'motor',
+    ),
+    ...part('Motor driver', Math.max(0, drivers - onBoard), 'driver'),
+    ...part(`Pulley, ${teeth.length === 1 ? `${teeth[0] ?? ''} teeth` : 'as many teeth as the others'}`, belts, 'pulley'),
+    ...part('Idler', crossed ? 4 * belts : belts, 'idler'),
+  ]
+}
+
+/** What says and feeds it all: controller, supply, head, end switches. */
+function electrics({ bench: { motion, optics } }: Engine<Bench>): readonly WantedPart[] {
+  const part = (name: string, count: number, covers: PlanPart['covers']): WantedPart => {
+    return { ...PLAIN, name, where: 'wiring', count, covers }
+  }
+  const power = optics.power.value === null ? '' : `, ${optics.power.typed} W`
+  const head = part(`Diode head${power}`, 1, 'head')
+  if (motion.kinematics.chosen === 'retrofit') return [head]
+  const { motorVoltage } = motion
+  const scanning = valuesOf(motion.axes).filter((it) => it.letter !== 'Z').length
+  const volts = motorVoltage.value === null ? '' : `, ${motorVoltage.typed} V`
+  return [head, part('Controller', 1, 'controller'), part(`Supply${volts}`, 1, 'supply'), part('End switch', scanning, 'switch')]
 }
 
 function valueOf<A extends readonly string[]>(engine: Engine<Bench>, def: FigureDef<Bench, A>, ...args: A): number | null {

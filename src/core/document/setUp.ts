@@ -1,7 +1,7 @@
 import { guessedChoice, setAt, templateFact, type Choice, type Fact } from '../bench'
 import type { Drive, Guides, Kinematics } from '../motion'
 import type { MaterialId } from '../safety'
-import { usualTasks, type BUILDS, type PlanTask, type UsualTask } from '../schedule'
+import { isUsualKind, usualPlugs, usualTasks, type BUILDS, type PlanTask, type UsualTask } from '../schedule'
 import { benchFactSpec, type Bench } from './bench'
 import { axisSettingsTemplate, axisTemplate } from './template'
 
@@ -33,10 +33,11 @@ const SHEET = 10
  * Sets a bench up from what is wanted: goals as they were said, everything that follows from them assumed with an honest
  * range, the usual tasks behind those that are there, each once. What somebody has stated or measured of the machine
  * stays, so that it can be set up again at any time.
- * @param newId Gives an id that was never used. @returns The bench as it is then; the given one is not altered.
+ * What is planned is that of this machine: open tasks that are usual for another go.
+ * @param newId Gives an id that was never used. @param at Instant, for a change-over: from here on what is written is put back. @returns The bench as it is then; the given one is not altered.
  * Source: common practice; every guess is marked as one.
  */
-export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench {
+export function setUpBench(bench: Bench, wish: Wish, newId: () => string, at = ''): Bench {
   const withZ = needsZ(wish) ? withAxisZ(bench, newId) : bench
   const { motion, plan } = withZ
   const axes = Object.entries(motion.axes).map(([id, axis]) => [id, axisFor(axis, wish)] as const)
@@ -58,9 +59,10 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
     materials: Object.fromEntries(wish.materials.map((id) => [id, true as const])),
   }
   const guides = guessedChoice<Guides>(kinematics === 'retrofit' ? 'rails' : 'wheels')
-  return withTasks(
+  const usual = usualTasks(kinematics, { rotary: wish.rotary, portable: wish.portable, kit: wish.build === 'kit' })
+  const set = withTasks(
     {
-      ...withZ,
+      ...withoutOthers(withZ, usual),
       motion: {
         ...motion,
         kinematics: chosen(kinematics),
@@ -69,11 +71,33 @@ export function setUpBench(bench: Bench, wish: Wish, newId: () => string): Bench
         wantedSpeed: unlessKnown(motion.wantedSpeed, speedFor(kinematics)),
         frame: { ...motion.frame, guides: unlessKnown(motion.frame.guides, guides) },
       },
-      plan: { ...plan, build: chosen(wish.build), goals },
+      plan: { ...withoutOthers(withZ, usual).plan, build: chosen(wish.build), goals },
     },
-    usualTasks(kinematics, wish),
+    usual,
     newId,
   )
+  return kinematics === 'retrofit' ? withChangeOver(set, newId, at) : set
+}
+
+/** Without open tasks that are usual for another machine; what is done, and what is one's own, stays. */
+function withoutOthers(bench: Bench, usual: readonly UsualTask[]): Bench {
+  const { tasks } = bench.plan
+  const goes = ({ kind, done }: PlanTask): boolean => done === '' && isUsualKind(kind) && !usual.some((it) => it.key === kind)
+  const gone = new Set(Object.keys(tasks).filter((id) => tasks[id] !== undefined && goes(tasks[id])))
+  const kept = Object.entries(tasks)
+    .filter(([id]) => !gone.has(id))
+    .map(([id, it]) => [id, { ...it, needs: Object.fromEntries(Object.entries(it.needs).filter(([need]) => !gone.has(need))) }])
+  return setAt(bench, 'plan.tasks', Object.fromEntries(kept))
+}
+
+/** A change-over has its plugs, and the moment from which on what is written into the machine is put back. */
+export function withChangeOver(bench: Bench, newId: () => string, at: string): Bench {
+  const { plan } = bench
+  const plugs =
+    Object.keys(plan.plugs).length > 0
+      ? plan.plugs
+      : Object.fromEntries(usualPlugs().map((it, i) => [newId(), { order: i + 1, ...it }]))
+  return { ...bench, plan: { ...plan, plugs, changeOver: plan.changeOver === '' ? at : plan.changeOver } }
 }
 
 /** Adds tasks behind those that are there, but such as are there already; each waits for what it is usual to wait for. */
@@ -90,7 +114,9 @@ export function withTasks(bench: Bench, usual: readonly UsualTask[], newId: () =
       needs: Object.fromEntries(needs.flatMap((it) => (ids.has(it) ? [[ids.get(it) ?? it, true as const]] : []))),
       parts: {},
       notBefore: '',
+      begun: '',
       done: '',
+      kind: key,
     },
   ])
   return setAt(bench, 'plan.tasks', { ...bench.plan.tasks, ...Object.fromEntries(made) })

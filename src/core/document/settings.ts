@@ -54,9 +54,12 @@ export interface ComparedSetting {
 
 /** Every setting of the slice: what the bench says beside what the machine says. */
 export function compareSettings(engine: Engine<Bench>): readonly ComparedSetting[] {
-  const { bench } = engine
-  const axes = axisIds(bench).map((id) => ({ id, letter: bench.motion.axes[id]?.letter ?? '' }))
-  return settingsFor(axes).map((setting) => compared(engine, setting))
+  return settingsOf(engine.bench).map((setting) => compared(engine, setting))
+}
+
+/** Every setting that the bench's machine has. */
+export function settingsOf(bench: Bench): readonly Setting[] {
+  return settingsFor(axisIds(bench).map((id) => ({ id, letter: bench.motion.axes[id]?.letter ?? '' })))
 }
 
 function compared(engine: Engine<Bench>, setting: Setting): ComparedSetting {

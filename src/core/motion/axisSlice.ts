@@ -35,7 +35,10 @@ const pulled =
   (see) =>
     !isMirror(see) && (drives.length === 0 || drives.some((it) => it === see.beside('drive')))
 
-const twoMotors: When = (see) => !isMirror(see) && see.beside('motors') === 2
+/** Crossed belts have a motor each. */
+const isCrossed = (see: SeeBeside): boolean => see('motion.kinematics') === 'crossed' && see.beside('letter') !== 'Z'
+
+const twoMotors: When = (see) => !isMirror(see) && !isCrossed(see) && see.beside('motors') === 2
 const sharedDriver: When = (see) => twoMotors(see) && see.beside('drivers') !== 'each'
 
 /** Facts of one axis. All kinds of drive keep their facts side by side, so that changing the kind loses nothing. */
@@ -52,7 +55,7 @@ export const axisShape = group({
     how: 'Move from stop to stop and measure the way of one edge.',
   }),
   motors: fact({
-    when: pulled(),
+    when: (see) => pulled()(see) && !isCrossed(see),
     label: 'Motors on the axis',
     quantity: 'count',
     min: 1,
@@ -285,6 +288,7 @@ export const axisShape = group({
   freeSpan: fact({
     act: BELTS,
     part: 'belts',
+    when: pulled('belt', 'reducedBelt'),
     label: 'Free span of the belt',
     quantity: 'length',
     min: 20,
@@ -294,6 +298,7 @@ export const axisShape = group({
   toneA: fact({
     act: BELTS,
     part: 'belts',
+    when: pulled('belt', 'reducedBelt'),
     label: 'Tone of the belt',
     quantity: 'frequency',
     min: 5,
@@ -303,7 +308,7 @@ export const axisShape = group({
   toneB: fact({
     act: BELTS,
     part: 'belts',
-    when: (see) => see.beside('motors') === 2,
+    when: twoMotors,
     label: 'Tone of the second belt',
     quantity: 'frequency',
     min: 5,
@@ -323,7 +328,14 @@ export const axisShape = group({
 
 export type Axis = Of<typeof axisShape>
 
-/** “Travel, X”. */
-export function labelOfAxis({ label, thing }: Labelled<Axis>): string {
-  return `${label}, ${thing.letter}`
+/** What of an axis is its motor's and its belt's; the rest is the way's itself. */
+const OF_THE_WAY = ['travel', 'movingMass', 'friction']
+
+/** “Travel, X”; with crossed belts, what is a motor's is named after it: “Microsteps, left motor”. */
+export function labelOfAxis({ label, thing, rest, see }: Labelled<Axis>): string {
+  const isMotors = see('motion.kinematics') === 'crossed' && thing.letter !== 'Z' && !OF_THE_WAY.includes(rest[0] ?? '')
+  return `${label}, ${isMotors ? MOTOR_OF[thing.letter] : thing.letter}`
 }
+
+/** With crossed belts: the motor that stands under an axis. */
+export const MOTOR_OF = { X: 'left motor', Y: 'right motor', Z: 'Z' } as const

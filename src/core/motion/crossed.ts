@@ -1,7 +1,21 @@
+import { requireInRange } from '../units'
 import type { Wheel } from './beltRoute'
 
-/** A way along the axes. */
-export type Way = '+x' | '-x' | '+y' | '-y'
+/** A way along an axis, or between both: the latter is how a head goes that one motor does not move. */
+export type Way = keyof typeof WAYS
+
+/** Ways a head may go, as a person sees them. */
+export const WAYS = {
+  '+x': 'right',
+  '-x': 'left',
+  '+y': 'back',
+  '-y': 'front',
+  '+x+y': 'right and back',
+  '-x-y': 'left and front',
+  '+x-y': 'right and front',
+  '-x+y': 'left and back',
+  none: 'nowhere',
+} as const
 
 /** What is wrong with the wiring of a crossed-belt machine. */
 export interface WiringFault {
@@ -48,6 +62,11 @@ const VECTOR: Readonly<Record<Way, readonly [number, number]>> = {
   '-x': [-1, 0],
   '+y': [0, 1],
   '-y': [0, -1],
+  '+x+y': [0.5, 0.5],
+  '-x-y': [-0.5, -0.5],
+  '+x-y': [0.5, -0.5],
+  '-x+y': [-0.5, 0.5],
+  none: [0, 0],
 }
 
 /**
@@ -60,6 +79,32 @@ export function wiringFault(wentForX: Way, wentForY: Way): WiringFault | null {
     [false, true].flatMap((reversedA) => [false, true].map((reversedB) => ({ swapped, reversedA, reversedB }))),
   )
   return found.find((fault) => goes(fault, [1, 0], wentForX) && goes(fault, [0, 1], wentForY)) ?? null
+}
+
+/**
+ * Which motor stands still, from where the head went when +X and then +Y was asked for: with one motor alone the head
+ * goes along one of the two diagonals, whichever plugs are swapped or reversed.
+ * @returns The motor that does not move its belt, both, or null where the ways do not say so.
+ * Source: a = x + y, b = x − y: with b alone x = −y, with a alone x = y.
+ * @example deadMotor('+x+y', '+x+y') // 'b'
+ */
+export function deadMotor(wentForX: Way, wentForY: Way): 'a' | 'b' | 'both' | null {
+  if (wentForX === 'none' && wentForY === 'none') return 'both'
+  const [along, across] = [new Set<Way>(['+x+y', '-x-y']), new Set<Way>(['+x-y', '-x+y'])]
+  if (along.has(wentForX) && along.has(wentForY)) return 'b'
+  return across.has(wentForX) && across.has(wentForY) ? 'a' : null
+}
+
+/**
+ * How far a line asked for along X leans where one number of steps is set for both motors: atan((1 − r)/(1 + r)).
+ * @param ratio r, steps for a millimetre of the left motor's belt over those of the right one's; more than 0.
+ * @returns rad; 0 where both step alike. @throws {RangeError} where the ratio is not more than 0.
+ * Valid: no stretch. Source: x = (a + b)/2, y = (a − b)/2 with a = 1, b = r.
+ * @example slantOfUnlike(0.5) // 0.32175: 18.4°
+ */
+export function slantOfUnlike(ratio: number): number {
+  requireInRange('ratio', ratio, Number.MIN_VALUE, Number.MAX_VALUE)
+  return Math.atan((1 - ratio) / (1 + ratio))
 }
 
 /** Whether a head with a fault goes a way when it is asked to go another. */
@@ -80,7 +125,9 @@ export interface CrossedShape {
   readonly endX: number
   /** From the head's place at either end of Y to the motors in front and the wheels behind. */
   readonly endY: number
+  /** Of the left motor's pulley, and of the right one's. */
   readonly motorRadius: number
+  readonly motorRadiusRight: number
   readonly idlerRadius: number
   /** By how much the motors stand aside of the place where their runs are parallel to Y. */
   readonly motorAside: number
@@ -100,14 +147,23 @@ export function crossedWheels(
   readonly a: readonly Wheel[]
   readonly b: readonly Wheel[]
 } {
-  const { travelX, travelY, endX, endY, motorRadius: R, idlerRadius: r, motorAside, halfCarriage } = shape
+  const middle = shape.travelX / 2
+  const mirrored = (wheel: Wheel): Wheel => ({ ...wheel, x: 2 * middle - wheel.x, turn: wheel.turn === 1 ? -1 : 1 })
+  // Belt b is belt a of the machine seen in a mirror, with the right motor's pulley.
+  const there = { x: 2 * middle - head.x, y: head.y }
+  return { a: leftBelt(shape, head, shape.motorRadius), b: leftBelt(shape, there, shape.motorRadiusRight).map(mirrored) }
+}
+
+/** The wheels of the belt whose motor stands at the left in front. @param R Of its pulley, mm. */
+function leftBelt(shape: CrossedShape, head: { readonly x: number; readonly y: number }, R: number): readonly Wheel[] {
+  const { travelX, travelY, endX, endY, idlerRadius: r, motorAside, halfCarriage } = shape
   const left = -endX
   const right = travelX + endX
   const [front, back] = [-endY, travelY + endY]
   // The run from the gantry down to the motor lies at left − r; the motor's other side and the wheel behind follow it.
   const motor = left - r - R + motorAside
   const behind = left - 2 * r - 2 * R + 2 * r
-  const a: Wheel[] = [
+  return [
     { x: head.x - halfCarriage, y: head.y + r, r: 0, turn: 1 },
     { x: left, y: head.y, r, turn: 1 },
     { x: motor, y: front, r: R, turn: -1 },
@@ -116,16 +172,4 @@ export function crossedWheels(
     { x: right, y: head.y, r, turn: -1 },
     { x: head.x + halfCarriage, y: head.y - r, r: 0, turn: 1 },
   ]
-  const middle = travelX / 2
-  const mirrored = (wheel: Wheel): Wheel => ({ ...wheel, x: 2 * middle - wheel.x, turn: wheel.turn === 1 ? -1 : 1 })
-  const b = crossedWheelsOf(a, head.x, middle, halfCarriage).map(mirrored)
-  return { a, b }
-}
-
-/** Belt a as it would stand for the head mirrored in X, so that its mirror image is belt b. */
-function crossedWheelsOf(a: readonly Wheel[], x: number, middle: number, half: number): readonly Wheel[] {
-  const there = 2 * middle - x
-  return a.map((wheel, i) =>
-    i === 0 ? { ...wheel, x: there - half } : i === a.length - 1 ? { ...wheel, x: there + half } : wheel,
-  )
 }

@@ -1,9 +1,10 @@
 import { figureOf, type View } from '../bench'
 import { routeBelt } from './beltRoute'
-import { crossedWheels, type CrossedShape } from './crossed'
-import { pulleyRadius, travelOf } from './figures'
+import { crossedWheels, slantOfUnlike, type CrossedShape } from './crossed'
+import { pulleyRadius, steps, travelOf } from './figures'
+import { tension } from './driveFigures'
 import type { MotionBench } from './slice'
-import { aCrossedBelt } from './subjects'
+import { aCrossedBelt, aMotorPair } from './subjects'
 
 const figure = figureOf<MotionBench>()
 
@@ -14,13 +15,15 @@ const PARALLEL = 'Geometry of common tangents, at the four corners of the travel
 /** Wheels from the facts of a bench; the carriage's and the gantry's own sizes say where they stand. */
 function crossedShape(view: View<MotionBench>): CrossedShape {
   const { crossed, frame, axes } = view.bench.motion
-  const x = Object.keys(axes).find((id) => axes[id]?.letter === 'X') ?? ''
+  const of = (letter: string): string => Object.keys(axes).find((id) => axes[id]?.letter === letter) ?? ''
   return {
     travelX: view.figure(travelOf, 'X'),
     travelY: view.figure(travelOf, 'Y'),
     endX: frame.carriageWidth / 2 + frame.barWidth / 2,
     endY: frame.carriageDepth / 2 + frame.barWidth / 2,
-    motorRadius: view.figure(pulleyRadius, x),
+    // The left motor stands under X, the right one under Y.
+    motorRadius: view.figure(pulleyRadius, of('X')),
+    motorRadiusRight: view.figure(pulleyRadius, of('Y')),
     idlerRadius: crossed.idlerDiameter / 2,
     motorAside: crossed.motorAside,
     halfCarriage: frame.carriageWidth / 2,
@@ -92,4 +95,85 @@ export const crossedMargin = figure({
   source: 'By definition; 0 is the limit (common practice).',
   doubt: 'nudge',
   work: (view, belt: string): number => MOST_GROWTH - view.figure(crossedSlack, belt),
+})
+
+export const crossedSlant = figure({
+  id: 'motion.crossedSlant',
+  of: aMotorPair,
+  label: 'A line along X leans, were both motors set alike',
+  quantity: 'angle',
+  formula: '\\delta = \\arctan\\dfrac{\\v{s_r} - \\v{s_l}}{\\v{s_r} + \\v{s_l}}',
+  symbols: { s_l: '=motion.stepsPerMm|{0}', s_r: '=motion.stepsPerMm|{1}' },
+  source: 'Crossed belts: x = (a + b)/2, y = (a − b)/2, where one number of steps stands for both motors.',
+  doubt: 'nudge',
+  work(view, left: string, right: string): number {
+    const ratio = view.figure(steps, left) / view.figure(steps, right)
+    return Number.isNaN(ratio) ? Number.NaN : slantOfUnlike(ratio)
+  },
+})
+
+/** Less than a line's width over the largest work, rad (common practice). */
+export const LEAST_SLANT = 1e-4
+
+export const crossedSlantMargin = figure({
+  id: 'motion.crossedSlantMargin',
+  of: aMotorPair,
+  label: 'Lean left before both motors step unlike',
+  quantity: 'angle',
+  formula: 'm = 0.0001 - |\\v{\\delta}|',
+  symbols: { '\\delta': '=motion.crossedSlant|{0}|{1}' },
+  source: 'A tenth of a millimetre over a metre (common practice).',
+  doubt: 'nudge',
+  work: (view, left: string, right: string): number => LEAST_SLANT - Math.abs(view.figure(crossedSlant, left, right)),
+})
+
+export const crossedAlike = figure({
+  id: 'motion.crossedAlike',
+  of: aMotorPair,
+  label: 'Both crossed belts alike, share left',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: 'm = \\v{w} - \\left|\\dfrac{\\v{T_r}}{\\v{T_l}} - 1\\right|',
+  symbols: { w: 'motion.belts.alikeWithin', T_l: '=motion.tension|{0}|A', T_r: '=motion.tension|{1}|A' },
+  source: 'By definition; what both readings share (mass) cancels.',
+  doubt: 'nudge',
+  work(view, left: string, right: string): number {
+    const share = view.figure(tension, right, 'A') / view.figure(tension, left, 'A') - 1
+    return view.bench.motion.belts.alikeWithin - Math.abs(share)
+  },
+})
+
+export const crossedPlay = figure({
+  id: 'motion.crossedPlay',
+  label: 'Head gives, for the play of both clamps, by',
+  quantity: 'length',
+  formula: 'p = \\dfrac{\\v{p_l} + \\v{p_r}}{2}',
+  symbols: { p_l: 'motion.crossed.clampPlayLeft', p_r: 'motion.crossed.clampPlayRight' },
+  source: 'x = (a + b)/2: along an axis both belts give, each half of its play.',
+  doubt: 'nudge',
+  work(view): number {
+    const { clampPlayLeft, clampPlayRight } = view.bench.motion.crossed
+    return (clampPlayLeft + clampPlayRight) / 2
+  },
+})
+
+/** Between the two layers of belt, so that neither rubs, mm (common practice). */
+const LAYERS_APART = 1
+
+export const layersMargin = figure({
+  id: 'motion.layersMargin',
+  label: 'Room between the two layers of belt',
+  quantity: 'length',
+  formula: 'm = |\\v{h_l} - \\v{h_r}| - \\v{w} - 1\\,\\mathrm{mm}',
+  symbols: {
+    h_l: 'motion.crossed.heightLeft',
+    h_r: 'motion.crossed.heightRight',
+    w: 'motion.crossed.beltWidth',
+  },
+  source: 'By definition; a millimetre of air keeps them from rubbing (common practice).',
+  doubt: 'nudge',
+  work(view): number {
+    const { heightLeft, heightRight, beltWidth } = view.bench.motion.crossed
+    return Math.abs(heightLeft - heightRight) - beltWidth - LAYERS_APART
+  },
 })

@@ -28,11 +28,12 @@ function axisOf(view: View<MotionBench>, id: string): Plain<Axis> {
 
 function windingOf(view: View<MotionBench>, id: string): Winding {
   const axis = axisOf(view, id)
-  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps, motors, currentIs } = axis
+  const { holdingTorque, ratedCurrent, windingResistance, windingInductance, fullSteps, currentIs } = axis
   const voltage = view.bench.motion.motorVoltage
   const winding = { resistance: windingResistance, inductance: windingInductance, voltage, fullSteps }
   const own = { holdingTorque, ratedCurrent, ...winding, setting: currentIs }
-  if (motors !== 2 || axis.drivers === 'each') return own
+  // Crossed belts have a motor each, whatever was said of the axis before.
+  if (isCrossed(view) || axis.motors !== 2 || axis.drivers === 'each') return own
   return behindDriver(own, { drivers: axis.drivers, driverCurrent: axis.driverCurrent })
 }
 
@@ -87,7 +88,10 @@ export const neededTorque = figure({
   source: "Newton's second law; one motor's share; with crossed belts on a path at 45°, where one motor does all.",
   doubt: 'nudge',
   work(view, axisId: string): number {
-    const { movingMass, friction, acceleration, rotorInertia, motors } = axisOf(view, axisId)
+    const axis = axisOf(view, axisId)
+    const { movingMass, friction, acceleration, rotorInertia } = axis
+    // Crossed belts have a motor each.
+    const motors = isCrossed(view) ? 1 : axis.motors
     const travelPerRotorTurnMm = view.figure(travelPerRotorTurn, axisId)
     const load = { mass: movingMass, friction, acceleration, rotorInertia, motors, travelPerRotorTurnMm }
     return torqueNeeded({ ...load, crossed: isCrossed(view) })

@@ -76,6 +76,7 @@ describe('crossed belts', () => {
     endX: 50,
     endY: 60,
     motorRadius: 6.366,
+    motorRadiusRight: 6.366,
     idlerRadius: 6,
     motorAside: 0,
     halfCarriage: 30,

@@ -7,6 +7,7 @@ import * as mechanicsVerdicts from './mechanicsVerdicts'
 import * as mirrorFigures from './mirrorFigures'
 import * as playFigures from './playFigures'
 import * as rackingFigures from './rackingFigures'
+import * as roundFigures from './roundFigures'
 
 /** The half of motion that its first picture does not show: torque, belts, mirrors, gantry, play, bed. */
 export const mechanicsDomain = domainOf(
@@ -18,5 +19,6 @@ export const mechanicsDomain = domainOf(
   playFigures,
   bedFigures,
   correctionFigures,
+  roundFigures,
   mechanicsVerdicts,
 )

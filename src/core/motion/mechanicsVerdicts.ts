@@ -2,7 +2,16 @@ import { verdictOf } from '../bench'
 import { rackingShift } from './correctionFigures'
 import { tension, tensionAlike, tensionMargin, torqueReserve, wantedTone, windingSpeed } from './driveFigures'
 import { bedLeftOver, bedRange, levelMargin } from './bedFigures'
-import { crossedMargin, crossedSlack } from './crossedFigures'
+import {
+  crossedAlike,
+  crossedMargin,
+  crossedSlack,
+  crossedSlant,
+  crossedSlantMargin,
+  layersMargin,
+  LEAST_SLANT,
+} from './crossedFigures'
+import { adviceBy, cableMargin, cableNeeded, driversLeft, driversNeeded, wheelsMargin } from './roundFigures'
 import { cornerFocusError, focusMargin, halfField } from './mirrorFigures'
 import { racking, rackingMargin } from './rackingFigures'
 import { isPulled } from './subjects'
@@ -10,10 +19,20 @@ import type { MotionBench } from './slice'
 
 const verdict = verdictOf<MotionBench>()
 
+/** A belt pulls an axis. */
+function hasBelt({ motion }: MotionBench, axisId: string): boolean {
+  const drive = motion.axes[axisId]?.drive.chosen
+  return motion.kinematics.chosen !== 'mirrors' && (drive === 'belt' || drive === 'reducedBelt')
+}
+
 /** Both belts of an axis were heard. */
-function hasTwoTones({ motion }: MotionBench, axisId: string): boolean {
+function hasTwoTones(bench: MotionBench, axisId: string): boolean {
+  if (!hasBelt(bench, axisId)) return false
+  const { motion } = bench
   const axis = motion.axes[axisId]
-  return axis?.motors.value === 2 && axis.toneA.value !== null && axis.toneB.value !== null
+  return (
+    motion.kinematics.chosen !== 'crossed' && axis?.motors.value === 2 && axis.toneA.value !== null && axis.toneB.value !== null
+  )
 }
 
 /** Half of the torque to spare is good, none loses steps (common practice). */
@@ -59,14 +78,16 @@ export const beltTight = verdict({
   id: 'motion.beltTight',
   stage: 'motion',
   margin: tensionMargin,
-  when: ({ motion }, axis, side) => motion.axes[axis]?.[side === 'B' ? 'toneB' : 'toneA'].value !== null,
+  when: (bench, axis, side) => hasBelt(bench, axis) && bench.motion.axes[axis]?.[side === 'B' ? 'toneB' : 'toneA'].value !== null,
   goodFrom: 0,
   stopBelow: -Infinity,
   say: ({ mark, args, figure, fact, word, margin }) => {
     const [axis, side] = args
     const letter = word(`motion.axes.${axis}.letter`)
     const pull = figure(tension, axis, side)
-    const which = side === 'B' ? `${letter}, second belt` : `${letter} belt`
+    const isCrossed = word('motion.kinematics.chosen') === 'crossed'
+    const own = isCrossed ? (letter === 'X' ? 'Left' : 'Right') : letter
+    const which = side === 'B' ? `${letter}, second belt` : `${own} belt`
     const next = { words: 'Pluck it again', path: `motion.axes.${axis}.tone${side}` }
     if (mark === 'good') {
       return {
@@ -167,7 +188,8 @@ export const gantrySquare = verdict({
   id: 'motion.gantrySquare',
   stage: 'motion',
   margin: rackingMargin,
-  when: ({ motion: { racking } }) => racking.left.value !== null || racking.right.value !== null,
+  when: ({ motion: { racking, kinematics } }) =>
+    kinematics.chosen !== 'mirrors' && (racking.left.value !== null || racking.right.value !== null),
   goodFrom: 0,
   stopBelow: 0,
   short: 'look',
@@ -220,6 +242,162 @@ export const bedLevel = verdict({
           why: `Not known yet: ${range} over the bed straddles ${limit}. Shims would leave ${left}.`,
           next,
         }
+    }
+  },
+})
+
+function isCrossed({ motion }: MotionBench): boolean {
+  return motion.kinematics.chosen === 'crossed'
+}
+
+export const crossedStepAlike = verdict({
+  id: 'motion.crossedStepAlike',
+  stage: 'motion',
+  margin: crossedSlantMargin,
+  // One belt is cut for both: how well its pitch is known does not matter where the rest is one number.
+  settled: (margin, guesses) => margin > LEAST_SLANT - 1e-12 && guesses.every((it) => it.endsWith('.beltPitch')),
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, args, figure }) => {
+    const [left] = args
+    const next = { words: 'Check the left motor’s microsteps', path: `motion.axes.${left}.microsteps` }
+    if (mark === 'good') return { head: 'Both motors step alike', why: 'One number of steps serves both.' }
+    return {
+      head: mark === 'unknown' ? 'Do both motors step alike?' : 'The motors step unlike',
+      why: `Where the controller takes one number for both, a line along X leans by ${figure(crossedSlant, ...args)}. Set each motor’s own steps, or fit like pulleys and switches.`,
+      next,
+    }
+  },
+})
+
+export const crossedBeltsAlike = verdict({
+  id: 'motion.crossedBeltsAlike',
+  stage: 'motion',
+  margin: crossedAlike,
+  when: ({ motion }, left, right) => motion.axes[left]?.toneA.value != null && motion.axes[right]?.toneA.value != null,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  say: ({ mark, args, figure, margin }) => {
+    const [left, right] = args
+    const both = `Left ${figure(tension, left, 'A')}, right ${figure(tension, right, 'A')}`
+    if (mark === 'good') return { head: 'Both crossed belts pull alike', why: `${both}.` }
+    return {
+      head: mark === 'unknown' ? 'Crossed belts alike?' : `The crossed belts ${margin >= 0 ? 'may ' : ''}pull unlike`,
+      why: `${both}. The gantry leans to the tighter one, and squares become rhombs.`,
+      next: { words: 'Pluck the right belt', path: `motion.axes.${right}.toneA` },
+    }
+  },
+})
+
+export const layersClear = verdict({
+  id: 'motion.layersClear',
+  stage: 'motion',
+  margin: layersMargin,
+  when: (bench) =>
+    isCrossed(bench) && bench.motion.crossed.heightLeft.value !== null && bench.motion.crossed.heightRight.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, figure }) => {
+    const room = figure(layersMargin)
+    if (mark === 'good' || mark === 'look')
+      return { head: 'The two layers of belt clear each other', why: `${room} more than the millimetre that is wanted.` }
+    return {
+      head: mark === 'unknown' ? 'Do the belts clear each other?' : 'The belts rub where they cross',
+      why: `${room} against the millimetre that is wanted. Set the wheels of one belt higher or lower; both must stay level.`,
+      next: { words: 'Measure both layers again', path: 'motion.crossed.heightLeft' },
+    }
+  },
+})
+
+export const wheelsSet = verdict({
+  id: 'motion.wheelsSet',
+  stage: 'motion',
+  margin: wheelsMargin,
+  when: ({ motion: { wheels, frame, kinematics } }) =>
+    frame.guides.chosen === 'wheels' &&
+    kinematics.chosen !== 'mirrors' &&
+    kinematics.chosen !== 'retrofit' &&
+    [wheels.rock, wheels.roll, wheels.turn].some((it) => it.chosen !== null),
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ margin }) => {
+    const next = { words: 'Try again', path: 'motion.wheels.rock' }
+    switch (adviceBy(margin)) {
+      case null:
+        return { head: 'Wheels well set?', why: 'Not known yet: do all three parts of the rolling test.', next }
+      case 'leave':
+        return { head: 'The wheels are well set', why: 'It neither rocks nor drags: leave the eccentrics.' }
+      case 'tighten':
+        return {
+          head: 'A wheel has play',
+          why: 'Turn the eccentrics a little tighter, both of a side alike, until a wheel turns under the finger with some effort.',
+          next,
+        }
+      case 'loosen':
+        return {
+          head: 'The wheels are too tight',
+          why: 'Turn the eccentrics back a little: tight wheels wear flat and lose steps.',
+          next,
+        }
+      case 'not the eccentrics':
+        return {
+          head: 'The eccentrics alone do not cure it',
+          why: 'It is loose and tight at once, or sticks in places: look for a bar that is bent or twisted, a worn wheel, chips in the slot, bars that are not parallel.',
+          next,
+        }
+    }
+  },
+})
+
+export const cableReaches = verdict({
+  id: 'motion.cableReaches',
+  stage: 'motion',
+  margin: cableMargin,
+  when: ({ motion }) => motion.kinematics.chosen !== 'mirrors' && motion.cables.length.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure, fact }) => {
+    const [length, needed] = [fact('motion.cables.length'), figure(cableNeeded)]
+    if (mark === 'good' || mark === 'look')
+      return {
+        head: 'The cables reach everywhere',
+        why: `${length}, and ${needed} are needed. Trim them last, when the head has been in every corner.`,
+      }
+    return {
+      head: mark === 'unknown' ? 'Do the cables reach everywhere?' : 'The cables are too short',
+      why: `${length} against ${needed} to the farthest corner. Stand the controller nearer to the middle, or take longer ones; a pulled plug under power kills a driver.`,
+      next: { words: 'Say where the controller stands', path: 'motion.cables.controllerX' },
+    }
+  },
+})
+
+export const driversEnough = verdict({
+  id: 'motion.driversEnough',
+  stage: 'motion',
+  margin: driversLeft,
+  when: ({ motion }) => motion.boardDrivers.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, figure, fact, word, keys }) => {
+    const [board, needed] = [fact('motion.boardDrivers'), figure(driversNeeded)]
+    if (mark === 'good') return { head: 'Every motor has its driver', why: `${board} on the controller, ${needed} needed.` }
+    const two = keys('motion.axes').find((id) => word(`motion.axes.${id}.motors.value`) === '2')
+    const why =
+      two === undefined
+        ? 'Take a controller with more, or leave an axis to be moved by hand.'
+        : 'Let both motors of one axis share a driver: in parallel it must give twice the current, in series they run out of voltage sooner. Or plug another driver in.'
+    const next = {
+      words: two === undefined ? 'Count the drivers again' : 'Say what drives the two motors',
+      path: two === undefined ? 'motion.boardDrivers' : `motion.axes.${two}.drivers`,
+    }
+    return {
+      head: mark === 'unknown' ? 'Drivers enough?' : 'More motors than drivers',
+      why: `${board} on the controller, ${needed} needed. ${why}`,
+      next,
     }
   },
 })

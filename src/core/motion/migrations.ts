@@ -38,6 +38,30 @@ export const motionMigrations: readonly Migration[] = [
     why: 'torque was worked as if every driver were set to the effective value; what it is set to became a choice',
     up: (motion) => ({ ...motion, axes: withEach(motion['axes'], { currentIs: thenChosen('peak', ['effective']) }) }),
   },
+  {
+    to: 8,
+    why: 'crossed belts got their layers, a carriage its rolling test, a machine its cables',
+    up: (motion) => ({
+      ...motion,
+      boardDrivers: thenBlank('count'),
+      crossed: {
+        ...asJson(motion['crossed']),
+        heightLeft: thenBlank('mm'),
+        heightRight: thenBlank('mm'),
+        beltWidth: thenGuess(6, '6', 'mm', 0.2),
+        clampPlayLeft: thenBlank('mm'),
+        clampPlayRight: thenBlank('mm'),
+      },
+      wheels: { rock: thenChosen(null), roll: thenChosen(null), turn: thenChosen(null) },
+      cables: {
+        controllerX: thenBlank('mm'),
+        controllerY: thenBlank('mm'),
+        up: thenGuess(250, '250', 'mm', 100),
+        spare: thenGuess(0.1, '10', 'percent'),
+        length: thenBlank('mm'),
+      },
+    }),
+  },
 ]
 
 function kinematicsOf3({ axes }: Json): Json {

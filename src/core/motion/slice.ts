@@ -1,16 +1,20 @@
 import { bare, choice, fact, group, many, type Of, type When } from '../bench'
-import { BELTS, CORNERS } from './acts'
+import { BELTS, CABLES, CORNERS, LAYERS, MOTORS, POWER_UP, ROLLING } from './acts'
 import { axisShape, labelOfAxis } from './axisSlice'
 import { KINEMATICS, GUIDES, type Kinematics } from './kinematics'
+import { ROCKS, ROLLS, TURNS } from './wheels'
+import { WAYS } from './crossed'
 import { cutsBars, cutsEndPlates, cutsGuides } from './cutList'
-
-const WAYS = { '+x': 'right', '-x': 'left', '+y': 'back', '-y': 'front' } as const
 
 const movedBy =
   (kinematics: Kinematics): When =>
   (see) =>
     see('motion.kinematics') === kinematics
 const notMirrors: When = (see) => see('motion.kinematics') !== 'mirrors'
+
+/** Wheels on the bars, which somebody has said. */
+const onWheels: When = (see) => cutsBars(see) && see('motion.frame.guides') === 'wheels'
+const CABLE_FACTS = ['controllerX', 'controllerY', 'length'] as const
 
 /** One height of the bed, read at a place. */
 export const heightShape = group({
@@ -44,6 +48,16 @@ export const motionShape = group(
       max: 100,
       assume: { value: 24, halfWidth: 0.5, unit: 'V' },
       how: 'Read it at the driver under load.',
+    }),
+    boardDrivers: fact({
+      part: 'drive',
+      act: MOTORS,
+      label: 'Motor drivers on the controller',
+      quantity: 'count',
+      min: 1,
+      max: 12,
+      whole: true,
+      how: 'Count the small boards or chips with a heat sink, one for each motor plug.',
     }),
     belts: group(
       {
@@ -79,7 +93,7 @@ export const motionShape = group(
           assume: { value: 15, halfWidth: 0, unit: 'percent' },
         }),
       },
-      { part: 'belts', begun: heardBelts, act: BELTS },
+      { part: 'belts', when: notMirrors, begun: heardBelts, act: BELTS },
     ),
     crossed: group(
       {
@@ -98,8 +112,34 @@ export const motionShape = group(
           assume: { value: 0, halfWidth: 5, unit: 'mm' },
           how: 'Hold a rule along the belt from the gantry to the motor: how far off is the belt at the motor?',
         }),
-        wentForX: choice({ label: 'For +X the head went', options: WAYS }),
-        wentForY: choice({ label: 'For +Y the head went', options: WAYS }),
+        wentForX: choice({ act: POWER_UP, label: 'For +X the head went', options: WAYS }),
+        wentForY: choice({ act: POWER_UP, label: 'For +Y the head went', options: WAYS }),
+        heightLeft: fact({
+          act: LAYERS,
+          label: 'Left belt above the bed',
+          quantity: 'length',
+          min: 0,
+          max: 1000,
+          how: 'To the middle of the belt, where both cross.',
+        }),
+        heightRight: fact({ act: LAYERS, label: 'Right belt above the bed', quantity: 'length', min: 0, max: 1000 }),
+        beltWidth: fact({
+          act: LAYERS,
+          label: 'Width of the belts',
+          quantity: 'length',
+          min: 1,
+          max: 50,
+          assume: { value: 6, halfWidth: 0.2, unit: 'mm' },
+        }),
+        clampPlayLeft: fact({
+          act: LAYERS,
+          label: 'Left belt gives at its clamps',
+          quantity: 'length',
+          min: 0,
+          max: 10,
+          how: 'Motors holding, pull the belt at its clamp with a finger: how far does it give?',
+        }),
+        clampPlayRight: fact({ act: LAYERS, label: 'Right belt gives at its clamps', quantity: 'length', min: 0, max: 10 }),
       },
       { when: movedBy('crossed') },
     ),
@@ -156,7 +196,7 @@ export const motionShape = group(
         }),
         right: fact({ label: 'Right end of the gantry to the front bar', quantity: 'length', min: 0, max: 5000 }),
       },
-      { part: 'square' },
+      { part: 'square', when: notMirrors },
     ),
     play: group(
       {
@@ -182,7 +222,51 @@ export const motionShape = group(
           assume: { value: 45, halfWidth: 10, unit: 'mm' },
         }),
       },
-      { part: 'square', begun: (see) => see('motion.play.clearance') !== null },
+      { part: 'square', when: notMirrors, begun: (see) => see('motion.play.clearance') !== null },
+    ),
+    /** The rolling test of carriage and gantry, motors unpowered and belts off. */
+    wheels: group(
+      {
+        rock: choice({ label: 'Rocked by hand, it', options: ROCKS, how: 'Try to tilt the carriage about the bar.' }),
+        roll: choice({ label: 'Pushed along, it', options: ROLLS, how: 'Motors off, belts off, from end to end.' }),
+        turn: choice({
+          label: 'Held still, a wheel on an eccentric',
+          options: TURNS,
+          how: 'Hold the carriage and turn the wheel with a finger.',
+        }),
+      },
+      { part: 'wheels', when: onWheels, act: ROLLING },
+    ),
+    /** From the head, along the bars, to the controller. */
+    cables: group(
+      {
+        controllerX: fact({ label: 'Controller from the origin, along X', quantity: 'length', min: -3000, max: 5000 }),
+        controllerY: fact({ label: 'Controller from the origin, along Y', quantity: 'length', min: -3000, max: 5000 }),
+        up: fact({
+          label: 'Up from the head, over and down again',
+          quantity: 'length',
+          min: 0,
+          max: 3000,
+          assume: { value: 250, halfWidth: 100, unit: 'mm' },
+          how: 'All of the way that goes neither along X nor along Y: loops and what is inside of the box.',
+        }),
+        spare: fact({
+          label: 'Longer by',
+          quantity: 'ratio',
+          min: 0,
+          max: 1,
+          unit: 'percent',
+          assume: { value: 10, halfWidth: 0, unit: 'percent' },
+          how: 'A tenth, so that nothing pulls at a plug.',
+        }),
+        length: fact({ label: 'Shortest cable from the head', quantity: 'length', min: 10, max: 20_000 }),
+      },
+      {
+        part: 'wheels',
+        when: notMirrors,
+        act: CABLES,
+        begun: (see) => CABLE_FACTS.some((it) => see(`motion.cables.${it}`) !== null),
+      },
     ),
     heights: many(heightShape, { placed: { part: 'square' } }),
     levelWithin: fact({
@@ -222,9 +306,10 @@ export const motionShape = group(
         fromOrigin: fact({ label: 'Diagonal through the origin', quantity: 'length', min: 1, max: 8000 }),
         across: fact({ label: 'Other diagonal', quantity: 'length', min: 1, max: 8000 }),
       },
-      { part: 'square', act: CORNERS },
+      { part: 'square', when: notMirrors, act: CORNERS },
     ),
     squareWithin: fact({
+      when: notMirrors,
       also: 'diagonal square angle tolerance',
       part: 'square',
       label: 'Accepted angle out of square',

@@ -14,7 +14,8 @@ export const anAxis = subject('axis', ({ motion }): [axisId: string][] =>
 /** A belt of an axis: the one on its first side, and a second one where there are two motors. */
 export const aBelt = subject('belt', ({ motion }): [axisId: string, side: string][] =>
   anAxis.each({ motion }).flatMap(([id]) => {
-    const sides = motion.axes[id]?.motors.value === 2 ? ['A', 'B'] : ['A']
+    const two = motion.axes[id]?.motors.value === 2 && motion.kinematics.chosen !== 'crossed'
+    const sides = two ? ['A', 'B'] : ['A']
     return sides.map((side): [string, string] => [id, side])
   }),
 )
@@ -23,6 +24,14 @@ export const aBelt = subject('belt', ({ motion }): [axisId: string, side: string
 export const aCrossedBelt = subject('crossed belt', ({ motion }): [belt: string][] =>
   motion.kinematics.chosen === 'crossed' ? [['a'], ['b']] : [],
 )
+
+/** The axes under which the motors of crossed belts stand: the left one under X, the right one under Y. */
+export const aMotorPair = subject('pair of motors', ({ motion }): [left: string, right: string][] => {
+  if (motion.kinematics.chosen !== 'crossed') return []
+  const of = (letter: string): string | undefined => Object.keys(motion.axes).find((id) => motion.axes[id]?.letter === letter)
+  const [left, right] = [of('X'), of('Y')]
+  return left === undefined || right === undefined ? [] : [[left, right]]
+})
 
 /** Directions in which the machine moves. */
 export const aLetter = subject('letter', ({ motion }): [letter: string][] =>

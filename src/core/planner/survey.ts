@@ -97,7 +97,7 @@ function sums(moves: Moves, plan: TimedPlan | null) {
         bounds = stretched(bounds, point)
         if (lit) burntBounds = stretched(burntBounds, point)
       }
-      if (bounds !== before) noteReached(reachedIn, before, bounds, moves.line[i] as number)
+      noteReached(reachedIn, before, bounds, moves.line[i] as number)
     }
     const peak = length > 0 ? (plan?.peak[i] ?? 0) : 0
     total.wayLength += length
@@ -134,6 +134,7 @@ function stretched(box: Bounds | null, [x, y, z]: readonly [number, number, numb
 
 /** Notes the line that went further than all before it. */
 function noteReached(reached: Record<keyof Bounds, number>, before: Bounds | null, after: Bounds, line: number): void {
+  if (before === after) return
   for (const end of Object.keys(reached) as (keyof Bounds)[]) {
     if (before === null || before[end] !== after[end]) reached[end] = line
   }

@@ -24,6 +24,8 @@ export interface CalendarTask extends Task {
   readonly notBefore: number
   /** When it was done; null while it is open. */
   readonly doneAt: number | null
+  /** When it was begun at the bench; null where nobody noted it. */
+  readonly begunAt?: number | null
 }
 
 /** Where a task stands in the calendar. */

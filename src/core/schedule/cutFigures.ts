@@ -213,6 +213,19 @@ export const pulleysApart = figure({
   },
 })
 
+export const routedBelt = figure({
+  id: 'plan.routedBelt',
+  of: aCutBelt,
+  label: 'Crossed belt of a motor, as it is routed',
+  quantity: 'length',
+  formula: 'c = \\text{length of the left belt under X, of the right one under Y}',
+  symbols: {},
+  source: 'The route of each crossed belt round its own motor.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number =>
+    view.figure(crossedBeltLength, view.bench.motion.axes[axisId]?.letter === 'Y' ? 'b' : 'a'),
+})
+
 export const beltLength = figure({
   id: 'plan.beltLength',
   of: aCutBelt,
@@ -220,11 +233,11 @@ export const beltLength = figure({
   quantity: 'length',
   formula: 'B = 2\\cdot \\v{C} + 2\\pi\\cdot \\v{R} \\quad\\text{or}\\quad B = \\v{c}',
   forms: { by: 'motion.kinematics', of: { crossed: 1 } },
-  symbols: { C: '=plan.pulleysApart|{0}', R: '=motion.pulleyRadius|{0}', c: '=motion.crossedBeltLength|a' },
-  source: 'Once round both pulleys; crossed belts as they are routed, both alike.',
+  symbols: { C: '=plan.pulleysApart|{0}', R: '=motion.pulleyRadius|{0}', c: '=plan.routedBelt|{0}' },
+  source: 'Once round both pulleys; a crossed belt as it is routed round its own motor, left under X, right under Y.',
   doubt: 'nudge',
   work(view, axisId: string): number {
-    if (view.bench.motion.kinematics === 'crossed') return view.figure(crossedBeltLength, 'a')
+    if (view.bench.motion.kinematics === 'crossed') return view.figure(routedBelt, axisId)
     return 2 * view.figure(pulleysApart, axisId) + 2 * Math.PI * view.figure(pulleyRadius, axisId)
   },
 })
@@ -251,7 +264,11 @@ export const beltHold = figure({
   doubt: 'nudge',
   work(view): number {
     const { motion } = view.bench
-    const axes = Object.entries(motion.axes).map(([id, { letter, drive, motors }]) => ({ id, letter, drive, motors }))
+    const isCrossed = motion.kinematics === 'crossed'
+    const axes = Object.entries(motion.axes).map(([id, axis]) => {
+      const { letter, drive } = axis
+      return { id, letter, drive, motors: isCrossed ? 1 : axis.motors }
+    })
     const belts = beltsOf(motion.kinematics, axes).flatMap(({ axis, count }) =>
       // How many motors nobody has said: the figure is not known then, whatever is counted.
       Array<number>(count || 1).fill(view.figure(beltLength, axis)),

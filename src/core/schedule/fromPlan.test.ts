@@ -54,7 +54,7 @@ describe('tasks as the calendar takes them', () => {
 })
 
 describe('a change-over that is timed', () => {
-  const task = (workMin: number, doneAt: number | null): CalendarTask => ({
+  const task = (workMin: number, doneAt: number | null, begunAt: number | null = null): CalendarTask => ({
     id: `${workMin}`,
     name: 'x',
     workMin,
@@ -64,6 +64,12 @@ describe('a change-over that is timed', () => {
     partsAt: 0,
     notBefore: 0,
     doneAt,
+    begunAt,
+  })
+
+  it('runs by the clock from where its first step was begun, done or not', () => {
+    expect(runTime([task(5, null, 590), task(10, null)], 600)?.tookMin).toBe(10)
+    expect(runTime([task(5, 640, 600), task(10, 655, 645)], 900)).toEqual({ begun: 600, tookMin: 55, plannedMin: 15, done: true })
   })
 
   it('runs from before its first tick to now, and stands still with its last', () => {

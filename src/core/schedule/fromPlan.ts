@@ -51,6 +51,7 @@ export function calendarTasks({ tasks, parts }: Plan, first: string): readonly C
       ),
       notBefore: task.notBefore === '' ? 0 : minutesSince(first, task.notBefore),
       doneAt: task.done === '' ? null : minutesSince(first, task.done),
+      begunAt: task.begun === '' ? null : minutesSince(first, task.begun),
     }))
 }
 
@@ -75,17 +76,17 @@ export interface RunTime {
 }
 
 /**
- * How long a run of tasks has taken: from the beginning of the first that was done, its own work before its tick, to the
- * last tick, or to now while one is open.
- * @param tasks With the times at which they were done. @param now As those times.
- * @returns Null where none is done yet.
- * Valid: a first task that took about as long as planned. Source: by definition.
+ * How long a run of tasks has taken, by the clock: from the first that was begun to the last tick, or to now while one is
+ * open. Where nobody noted when it was begun, its own work before its tick stands for that.
+ * @param tasks With the times at which they were begun and done. @param now As those times.
+ * @returns Null where none is begun yet.
+ * Valid: by the clock, breaks counted. Source: by definition.
  */
 export function runTime(tasks: readonly CalendarTask[], now: number): RunTime | null {
   const ticked = tasks.filter((it): it is CalendarTask & { doneAt: number } => it.doneAt !== null)
-  const [first] = [...ticked].sort((p, q) => p.doneAt - q.doneAt)
-  if (first === undefined) return null
-  const begun = first.doneAt - first.workMin
+  const begins = tasks.flatMap(({ begunAt, doneAt, workMin }) => begunAt ?? (doneAt === null ? [] : doneAt - workMin))
+  if (begins.length === 0) return null
+  const begun = Math.min(...begins)
   const done = ticked.length === tasks.length
   const end = done ? Math.max(...ticked.map((it) => it.doneAt)) : now
   const plannedMin = tasks.reduce((sum, it) => sum + it.workMin, 0)

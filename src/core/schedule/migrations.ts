@@ -1,4 +1,4 @@
-import { thenBlank, thenChosen, thenGuess, withEach, type Json, type Migration } from '../bench'
+import { asJson, thenBlank, thenChosen, thenGuess, withEach, type Json, type Migration } from '../bench'
 
 /** Of the slice `plan`. */
 export const planMigrations: readonly Migration[] = [
@@ -24,6 +24,24 @@ export const planMigrations: readonly Migration[] = [
       },
       parts: withEach(plan['parts'], { covers: '', lengthMm: 0 }),
       tasks: withEach(plan['tasks'], { notBefore: '' }),
+    }),
+  },
+  {
+    to: 8,
+    why: 'tasks say which usual one they are and when they were begun; pieces, lengths, a bag of parts, plugs, a change-over',
+    up: (plan) => ({
+      ...plan,
+      tasks: Object.fromEntries(
+        Object.entries(asJson(plan['tasks'])).map(([id, it]) => {
+          const task = asJson(it)
+          return [id, { ...task, begun: '', kind: KIND_OF_8[String(task['name'])] ?? '' }]
+        }),
+      ),
+      pieces: {},
+      lengths: {},
+      counted: {},
+      plugs: {},
+      changeOver: '',
     }),
   },
 ]
@@ -64,4 +82,41 @@ function planOf4(): Json {
     },
     quiet: { from: '20:00', to: '08:00' },
   }
+}
+
+/** The usual tasks by their names, as they were called up to version 8. */
+const KIND_OF_8: Readonly<Record<string, string>> = {
+  'Cut the bars': 'cut',
+  'Drill and tap the ends': 'drill',
+  'Slip the slot nuts in': 'nuts',
+  'Close the corners, loosely': 'corners',
+  'Square the frame': 'square',
+  'Tighten the corners': 'tighten',
+  'Set the gantry on its rails': 'gantry',
+  'Lay and tension the belts': 'belts',
+  'Pull the cables into the chain': 'chain',
+  'Wire motors, driver and diode': 'wire',
+  'Cut the housing’s panels': 'panels',
+  'Paint the inside matt black': 'paint',
+  'Set the certified window': 'glaze',
+  'Fit and try the interlock': 'interlock',
+  'Write the settings, burn a scale run': 'commission',
+  'Switch off, pull the spindle’s plug': 'off',
+  'Take the spindle out': 'spindle',
+  'Clamp the diode’s head in': 'head',
+  'Plug head, earth clip and air hose': 'plugs',
+  'Lay the plate under the work': 'plate',
+  'Fit the guard and try the interlock': 'guard',
+  'Write the beam’s settings': 'settings',
+  'Walk the bounds, burn a faint mark': 'commission',
+  'Key out, switch off, wait 30 min by the ashes': 'back-off',
+  'Unplug head, hose and earth clip': 'back-plugs',
+  'Take the diode’s head out': 'back-head',
+  'Take the plate away': 'back-plate',
+  'Put the spindle back in': 'back-spindle',
+  'Put the router’s settings back': 'back-settings',
+  'Stand the column and its arm': 'column',
+  'Fit both mirrors and their motors': 'mirrors',
+  'Fit the rotary, set its steps': 'rotary',
+  'Fit handles, and a latch that holds the lid': 'carry',
 }

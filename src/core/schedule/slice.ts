@@ -2,6 +2,7 @@ import { bare, choice, fact, flag, group, just, many, maybeMoment, orNull, someO
 import { INTO, THREAD_NAMES, type Into } from '../fasteners'
 import { cutsBars, cutsGuides } from '../motion'
 import { MATERIAL_IDS } from '../safety'
+import { KIND_IDS } from './kinds'
 
 /** What is built. */
 export const BUILDS = { new: 'from single parts', kit: 'from a kit', retrofit: 'onto a machine that is there' } as const
@@ -12,8 +13,11 @@ const YES_NO = { no: 'no', yes: 'yes' } as const
 export const STOCKS = ['bars', 'guides'] as const
 export type Stock = (typeof STOCKS)[number]
 
-/** What a part of the list may stand for, so that the machine's own lengths are held against it. */
-export const COVERS = [...STOCKS, 'belt'] as const
+/** What is bought once for each place of the machine. */
+export const PIECES = ['motor', 'driver', 'pulley', 'idler', 'controller', 'supply', 'head', 'switch'] as const
+
+/** What a part of the list may stand for, so that what the machine asks for is held against it. */
+export const COVERS = [...STOCKS, 'belt', ...PIECES] as const
 export type Covers = (typeof COVERS)[number]
 
 /** Where a part stands. */
@@ -73,9 +77,38 @@ export const taskShape = group({
   parts: many(just(true)),
   /** Put off until this day; empty where it may begin as soon as it can. */
   notBefore: day,
+  /** When it was begun at the bench, local clock; empty where nobody noted it. */
+  begun: maybeMoment('local'),
   /** When it was done, local clock; empty while it is open. */
   done: maybeMoment('local'),
+  /** Which of the usual tasks it is, whatever it is called now; empty for one of one's own. */
+  kind: text(0, 40),
 })
+
+/** A plug, clip or hose of a change-over: what goes where. */
+export const plugShape = group({ order: bare(), name: text(1, 80), from: text(0, 80), to: text(0, 80) })
+
+/** A further piece that is cut from the stock: one of one's own. */
+export const pieceShape = group({
+  order: bare(),
+  name: text(1, 80),
+  of: word(STOCKS),
+  count: whole(200),
+  lengthMm: bare({ above: 0, max: 12_000 }),
+  /** What is to be remembered of it: a notch, a hole, a half. */
+  note: text(0, 120),
+})
+
+/** Other lengths that are there to cut from: bars bought besides, offcuts of another job. */
+export const lengthShape = group({
+  order: bare(),
+  of: word(STOCKS),
+  count: whole(200),
+  lengthMm: bare({ above: 0, max: 12_000 }),
+})
+
+/** A kind of part that was tipped out of the bag, and how many of it were counted. */
+export const countedShape = group({ order: bare(), kind: word(KIND_IDS), count: whole(10_000) })
 
 const free = (from: string, to: string) => group({ from: maybeMoment('clock', from), to: maybeMoment('clock', to) })
 const evening = () => free('18:00', '21:00')
@@ -198,9 +231,18 @@ export const planShape = group(
       { part: 'fasteners', begun: (see) => see('plan.fits.shaft') !== null || see('plan.fits.bush') !== null },
     ),
     parts: many(partShape),
+    /** Pieces of one's own, cut with the machine's. */
+    pieces: many(pieceShape),
+    /** What is there to cut from besides the stock that is bought. */
+    lengths: many(lengthShape),
+    /** What was tipped out of a kit's bag. */
+    counted: many(countedShape),
     joints: many(jointShape),
     bag: many(baggedShape),
     tasks: many(taskShape),
+    plugs: many(plugShape),
+    /** When the change-over was planned; what is written into the machine since is put back on the way back. */
+    changeOver: maybeMoment('instant', ''),
     free: group({
       monday: evening(),
       tuesday: evening(),
@@ -220,6 +262,10 @@ export type PlanTask = Of<typeof taskShape>
 export type PlanPart = Of<typeof partShape>
 export type PlanJoint = Of<typeof jointShape>
 export type PlanBagItem = Of<typeof baggedShape>
+export type PlanPlug = Of<typeof plugShape>
+export type PlanPiece = Of<typeof pieceShape>
+export type PlanLength = Of<typeof lengthShape>
+export type PlanCounted = Of<typeof countedShape>
 export interface PlanBench {
   readonly plan: Plan
 }

@@ -30,6 +30,14 @@ const FRAME: readonly UsualTask[] = [
   task('tighten', 'Tighten the corners', 'Diagonals still alike', 15, ['square']),
 ]
 
+/** Putting a frame together from a kit: nothing is cut, but everything is sorted and laid out first (common practice). */
+const KIT_FRAME: readonly UsualTask[] = [
+  task('tip', 'Tip the bag out, sort and count it', 'Every kind counted, what is missing written down', 45),
+  task('lay', 'Lay the frame out by its letters', 'Each bar where the drawing has it, ends by their numbers', 20, ['tip']),
+  task('nuts', 'Slip the slot nuts in', 'In B, D and E first: their slots are closed by the others', 20, ['lay']),
+  ...FRAME.filter(({ key }) => key === 'corners' || key === 'square' || key === 'tighten'),
+]
+
 const GANTRY: readonly UsualTask[] = [
   task('gantry', 'Set the gantry on its rails', 'It runs from end to end without a hitch', 60, ['tighten']),
   task('belts', 'Lay and tension the belts', 'Snug, neither sagging nor tight; both sides alike', 45, ['gantry']),
@@ -59,6 +67,27 @@ const RETROFIT: readonly UsualTask[] = [
   task('settings', 'Write the beam’s settings', 'Read back and alike', 5, ['guard']),
   task('commission', 'Walk the bounds, burn a faint mark', 'Where it should be', 10, ['settings']),
 ]
+
+/** A plug, clip or hose of a change-over as it is usual. */
+export interface UsualPlug {
+  readonly name: string
+  readonly from: string
+  readonly to: string
+}
+
+/** What a module on a router is joined by, and what of the router is put aside (common practice). */
+const PLUGS: readonly UsualPlug[] = [
+  { name: 'Spindle’s plug', from: 'router', to: 'hung up beside it, marked: not to be plugged in with the diode' },
+  { name: 'Supply and signal of the head', from: 'driver of the diode', to: 'diode head' },
+  { name: 'Earth clip', from: 'earth point of the router', to: 'fins of the diode head' },
+  { name: 'Interlock', from: 'switch of the guard', to: 'supply of the diode' },
+  { name: 'Air hose', from: 'air pump', to: 'nozzle of the diode head' },
+]
+
+/** The plugs, clips and hoses of a change-over. */
+export function usualPlugs(): readonly UsualPlug[] {
+  return PLUGS
+}
 
 /** The way back of a change-over: the router as it was, settings put back (common practice). */
 const WAY_BACK: readonly UsualTask[] = [
@@ -99,15 +128,24 @@ const CARRY = task(
 export interface Wanted {
   readonly rotary?: boolean
   readonly portable?: boolean
+  /** From a kit: nothing is cut, everything is sorted first. */
+  readonly kit?: boolean
+}
+
+/** Whether a kind is one of the usual tasks of building or changing over; the way back is nobody's but the router's. */
+export function isUsualKind(kind: string): boolean {
+  return [...FRAME, ...KIT_FRAME, ...GANTRY, ...BOX, ...LAST, ...RETROFIT, ...MIRRORS, ROTARY, CARRY].some(
+    (it) => it.key === kind,
+  )
 }
 
 /** The usual tasks of building a machine with some kinematics, for what it is wanted for. */
 export function usualTasks(
   kinematics: Kinematics | null,
-  { rotary = false, portable = false }: Wanted = {},
+  { rotary = false, portable = false, kit = false }: Wanted = {},
 ): readonly UsualTask[] {
   if (kinematics === 'retrofit') return RETROFIT
-  const built = kinematics === 'mirrors' ? MIRRORS : [...FRAME, ...GANTRY]
+  const built = kinematics === 'mirrors' ? MIRRORS : [...(kit ? KIT_FRAME : FRAME), ...GANTRY]
   const more = [...(rotary && kinematics !== 'mirrors' ? [ROTARY] : []), ...(portable ? [CARRY] : [])]
   const last = LAST.map((it) => (it.key === 'commission' ? { ...it, needs: [...it.needs, ...more.map(({ key }) => key)] } : it))
   return [...built, ...BOX, ...more, ...last]

@@ -5,6 +5,7 @@ import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigu
 import { barsNeeded, beltHold, guidesNeeded, HOLD, stockLeft } from './cutFigures'
 import { bagMargin, jointsUnfit, screwsMissing, unfitMargin } from './fastenerFigures'
 import { materialsMargin, reachMargin } from './figures'
+import { kitMargin, kitMissing } from './kitFigures'
 import type { PlanBench } from './slice'
 
 const verdict = verdictOf<PlanBench & MotionBench>()
@@ -206,4 +207,24 @@ export const bagEnough = verdict({
           why: `${figure(screwsMissing)} of them. Fasteners lists which, with what is left over; without them the joint cannot be begun.`,
           next: { words: 'Order the screws that are missing', part: 'plan/fasteners' },
         },
+})
+
+export const kitComplete = verdict({
+  id: 'plan.kitComplete',
+  stage: 'plan',
+  margin: kitMargin,
+  when: ({ plan }) => Object.keys(plan.counted).length > 0,
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, figure }) => {
+    const next = { words: 'See what is missing, and write to whoever sold it', part: 'plan/kit' }
+    if (mark === 'good')
+      return { head: 'The kit is complete', why: 'Of each kind at least as many were counted as the machine takes.' }
+    return {
+      head: mark === 'unknown' ? 'Is the kit complete?' : 'The kit lacks parts',
+      why: `${figure(kitMissing)} of them, as far as such machines are alike: look under “What is in the bag” before a corner is closed.`,
+      next,
+    }
+  },
 })

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { tension } from '../../core/motion'
+import { tension, type Axis } from '../../core/motion'
 import { displayUnit, fromCore, printQuantity, sayQuantity, unitOf } from '../../core/units'
 import { listenTo, useBenchStore, useFigure, useMachine, DONE } from '../../state'
 import { FactField, Findings, Panel, Plate, Sentence, usePlateFrame, useUnits } from '../../ui'
@@ -17,9 +17,20 @@ export function BeltsPlate() {
   return bench === null ? null : <PlateOf bench={bench} />
 }
 
+/** A belt on each side of an axis; crossed belts have one a motor. */
+function hasTwoBelts({ motion }: Bench, axis: Axis | undefined): boolean {
+  return axis?.motors.value === 2 && motion.kinematics.chosen !== 'crossed'
+}
+
+/** “left”, “right” of crossed belts; nothing on another machine. */
+function ofMotor({ motion }: Bench, { letter }: Axis): string {
+  if (motion.kinematics.chosen !== 'crossed' || letter === 'Z') return ''
+  return letter === 'X' ? 'left' : 'right'
+}
+
 function PlateOf({ bench }: { readonly bench: Bench }) {
   const { axisId, axis } = useChosenAxis(bench)
-  const two = axis?.motors.value === 2
+  const two = hasTwoBelts(bench, axis)
   if (axis?.drive.chosen === 'screw' || axis?.drive.chosen === 'rack') {
     return <p className="my-8 text-second">This axis has no belt: it is driven by a {axis.drive.chosen}.</p>
   }
@@ -31,8 +42,20 @@ function PlateOf({ bench }: { readonly bench: Bench }) {
       className="keep-together mt-2 h-[clamp(240px,44vh,400px)] shrink-0 print:h-[280px]"
       drawing={
         <>
-          <Belt bench={bench} axisId={axisId} side="A" name={two ? 'first belt' : 'belt'} row={two ? 36 : 20} />
-          {two && <Belt bench={bench} axisId={axisId} side="B" name="second belt" row={16} />}
+          <Belt
+            bench={bench}
+            axisId={axisId}
+            side="A"
+            name={
+              two
+                ? `${axis?.letter ?? ''} first belt`
+                : axis === undefined
+                  ? 'belt'
+                  : `${ofMotor(bench, axis) || axis.letter} belt`
+            }
+            row={two ? 36 : 20}
+          />
+          {two && <Belt bench={bench} axisId={axisId} side="B" name={`${axis?.letter ?? ''} second belt`} row={16} />}
           <Band bench={bench} />
         </>
       }
@@ -70,7 +93,7 @@ function Belt(props: {
   return (
     <g>
       <text x={x0} y={y - 34} fontSize="12" fill="var(--ink)">
-        {axis?.letter} {name}
+        {name}
         {axis?.freeSpan.typed ? `, ${axis.freeSpan.typed} ${unitOf(axis.freeSpan.typedUnit).symbol} free` : ''}
         {tone?.typed ? `, rings at ${tone.typed} Hz` : ', not plucked yet'}
       </text>
@@ -135,7 +158,8 @@ export function BeltsGiven() {
 
 function GivenOf({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
-  const two = axis?.motors.value === 2
+  const two = hasTwoBelts(bench, axis)
+  const own = axis === undefined ? '' : ofMotor(bench, axis)
   const at = axisAt(axisId)
   return (
     <div className="grid gap-4">
@@ -155,7 +179,7 @@ function GivenOf({ bench }: { readonly bench: Bench }) {
           bench={bench}
           axisId={axisId}
           side="A"
-          words={two ? `the first ${letter} belt` : `the ${letter} belt`}
+          words={two ? `the first ${letter} belt` : own === '' ? `the ${letter} belt` : `the ${own} belt`}
         />
         {two && <Listen key={`${axisId}B`} bench={bench} axisId={axisId} side="B" words={`the second ${letter} belt`} />}
       </div>

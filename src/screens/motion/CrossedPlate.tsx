@@ -9,7 +9,7 @@ import {
   type CrossedShape,
   type Wheel,
 } from '../../core/motion'
-import { displayUnit, printQuantity } from '../../core/units'
+import { displayUnit, printQuantity, unitOf } from '../../core/units'
 import type { Bench } from '../../core/document'
 import { scanIds, shownBench, useBenchStore, useFigure, useSession } from '../../state'
 import {
@@ -26,7 +26,7 @@ import { Carriage, Floor } from './Head'
 import { MachinePlate } from './MachinePlate'
 import { headWithin, planOf, type Box, type Plan } from './plan'
 
-const MARGINS = { left: 40, right: 40, top: 16, bottom: 52 }
+const MARGINS = { left: 40, right: 40, top: 30, bottom: 52 }
 
 /** Crossed belts in plan view: both routes with their tangents, the motors turning as the head is moved. */
 export function CrossedPlate() {
@@ -51,7 +51,7 @@ export function CrossedPlate() {
     movingBed: false,
   })
   const { outer } = plan
-  const side = 4 * shape.motorRadius + 2 * shape.idlerRadius
+  const side = 4 * Math.max(shape.motorRadius, shape.motorRadiusRight) + 2 * shape.idlerRadius
   return (
     <Plate
       title="Crossed belts in plan view"
@@ -160,8 +160,41 @@ function Drawing(props: {
           {pulls === null ? 'at 45° one motor does all' : sayPulls(pulls)}
         </text>
       </g>
+      <Layers bench={bench} wheels={wheels} />
       {frame.width > 560 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
     </>
+  )
+}
+
+/** The two layers of belt by their names and heights, at the wheels behind. */
+function Layers(props: {
+  readonly bench: Bench
+  readonly wheels: { readonly a: readonly Wheel[]; readonly b: readonly Wheel[] }
+}) {
+  const { bench, wheels } = props
+  const frame = usePlateFrame()
+  const { heightLeft, heightRight } = bench.motion.crossed
+  const isHigher = (heightLeft.value ?? 0) >= (heightRight.value ?? 0)
+  const layer = (belt: 'a' | 'b'): string => {
+    const fact = belt === 'a' ? heightLeft : heightRight
+    const other = heightLeft.value === null || heightRight.value === null
+    const which = other ? '' : (belt === 'a') === isHigher ? 'upper ' : 'lower '
+    return `${belt === 'a' ? 'left' : 'right'} belt, ${which}layer${fact.typed === '' ? '' : `, ${fact.typed} ${unitOf(fact.typedUnit).symbol} up`}`
+  }
+  return (
+    <g fontSize="11" pointerEvents="none">
+      {(['a', 'b'] as const).map((belt) => (
+        <text
+          key={belt}
+          x={frame.x(wheels[belt][3]?.x ?? 0)}
+          y={frame.y(wheels[belt][3]?.y ?? 0) - 14}
+          textAnchor={belt === 'a' ? 'start' : 'end'}
+          fill={belt === 'a' ? 'var(--teal)' : 'var(--second)'}
+        >
+          {layer(belt)}
+        </text>
+      ))}
+    </g>
   )
 }
 

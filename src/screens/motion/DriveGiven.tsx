@@ -17,7 +17,8 @@ export function DriveGiven() {
       <Panel title="Given, the supply">
         <Sentence>
           The motor drivers are fed with <FactField path="motion.motorVoltage" />. You want to scan at{' '}
-          <FactField path="motion.wantedSpeed" />; the controller can give at most <FactField path="motion.maxStepRate" />.
+          <FactField path="motion.wantedSpeed" />; the controller can give at most <FactField path="motion.maxStepRate" /> and has{' '}
+          <FactField path="motion.boardDrivers" /> drivers.
         </Sentence>
         <p className="mt-1 max-w-[46rem] text-[13px] text-second">
           Motors and drivers get hot enough to burn. Never unplug a motor under power: the driver dies, and the arc can bite.

@@ -1,5 +1,5 @@
 import { axisSettingsTemplate, axisTemplate, axisIds, type Bench } from '../../core/document'
-import { wiringFault, type Axis, type Kinematics, type WiringFault } from '../../core/motion'
+import { deadMotor, MOTOR_OF, wiringFault, type Axis, type Kinematics, type WiringFault } from '../../core/motion'
 import { setAt } from '../../core/bench'
 import { editBench, newId, useBenchStore, useSession } from '../../state'
 import { ChoiceField, FactField, Panel, Phrase, Sentence } from '../../ui'
@@ -37,12 +37,20 @@ export function AxisPanel({
   readonly title: string
   readonly children: React.ReactNode
 }) {
-  const { axisId, letter } = useChosenAxis(bench)
+  const { axisId, axis } = useChosenAxis(bench)
   return (
-    <Panel title={`${title}, ${letter} axis`} aside={<AxisSwitch bench={bench} ids={axisIds(bench)} axisId={axisId} />}>
+    <Panel
+      title={`${title}, ${axis === undefined ? '' : nameOf(axis, bench)}`}
+      aside={<AxisSwitch bench={bench} ids={axisIds(bench)} axisId={axisId} />}
+    >
       <Sentence>{children}</Sentence>
     </Panel>
   )
+}
+
+/** An axis, or the motor that stands under it where belts are crossed. */
+function nameOf({ letter }: Axis, { motion }: Bench): string {
+  return motion.kinematics.chosen === 'crossed' && letter !== 'Z' ? MOTOR_OF[letter] : `${letter} axis`
 }
 
 function KinematicsSentence({ kinematics }: { readonly kinematics: Kinematics | null }) {
@@ -66,7 +74,15 @@ function KinematicsSentence({ kinematics }: { readonly kinematics: Kinematics | 
       return (
         <>
           {frame} The idlers measure <FactField path="motion.crossed.idlerDiameter" /> at the belt; the motors stand{' '}
-          <FactField path="motion.crossed.motorAside" /> aside of the place where their belts are parallel.
+          <FactField path="motion.crossed.motorAside" /> aside of the place where their belts are parallel.{' '}
+          <Phrase>
+            The left belt lies <FactField path="motion.crossed.heightLeft" /> above the bed, the right one{' '}
+            <FactField path="motion.crossed.heightRight" />; both are <FactField path="motion.crossed.beltWidth" /> wide.{' '}
+          </Phrase>
+          <Phrase>
+            Motors holding, the left belt gives <FactField path="motion.crossed.clampPlayLeft" /> at its clamps, the right one{' '}
+            <FactField path="motion.crossed.clampPlayRight" />.
+          </Phrase>
         </>
       )
     case 'retrofit':
@@ -85,25 +101,34 @@ function KinematicsSentence({ kinematics }: { readonly kinematics: Kinematics | 
 function Wiring({ bench }: { readonly bench: Bench }) {
   const { wentForX, wentForY } = bench.motion.crossed
   const known = wentForX.chosen !== null && wentForY.chosen !== null
-  const fault = known ? wiringFault(wentForX.chosen, wentForY.chosen) : undefined
+  const dead = known ? deadMotor(wentForX.chosen, wentForY.chosen) : null
+  const fault = known && dead === null ? wiringFault(wentForX.chosen, wentForY.chosen) : undefined
   return (
     <>
       <Sentence>
         Ask the controller for a short way along +X: the head went <ChoiceField path="motion.crossed.wentForX" />. Then along +Y:
         it went <ChoiceField path="motion.crossed.wentForY" />.
       </Sentence>
-      {fault !== undefined && (
+      {(fault !== undefined || dead !== null) && (
         <p role="status" className="mt-1 max-w-[46rem]">
-          {sayFault(fault)}
+          {dead !== null ? sayDead(dead) : fault === undefined ? '' : sayFault(fault)}
         </p>
       )}
     </>
   )
 }
 
+/** One motor alone moves the head along a diagonal: what to look at, in the order of what is quickest to see. */
+function sayDead(dead: 'a' | 'b' | 'both'): string {
+  if (dead === 'both')
+    return 'Neither motor moves the head. Is the supply of the drivers on, does the controller enable them, are both plugs in? Supply off before a plug is touched.'
+  const [still, moves] = dead === 'a' ? ['left', 'right'] : ['right', 'left']
+  return `The ${still} motor does not move its belt: the head goes along one diagonal, pulled by the ${moves} motor alone. Supply off, wait for it to fall, then look: is its plug in, and are the two wires of each phase side by side in it (about equal resistance between them, none across); does its driver sit the right way and get hot; if its shaft turns and the belt does not, tighten the pulley’s grub screw on the flat. Never unplug a motor under power.`
+}
+
 function sayFault(fault: WiringFault | null): string {
   if (fault === null) {
-    return 'No wiring explains that: both went along one line. A motor stands still, or a belt slips; look at both motors first.'
+    return 'No wiring explains that: both went along one line, or only one of them along a diagonal. A belt slips or a motor loses its steps now and then; look at both clamps, pulleys and plugs, then ask again.'
   }
   const { swapped, reversedA, reversedB } = fault
   const todo = [
@@ -124,6 +149,7 @@ function sayFault(fault: WiringFault | null): string {
 function AxisSentence({ bench }: { readonly bench: Bench }) {
   const { axisId: id, axis } = useChosenAxis(bench)
   if (axis === undefined) return null
+  if (bench.motion.kinematics.chosen === 'crossed' && axis.letter !== 'Z') return <MotorSentence id={id} axis={axis} />
   if (bench.motion.kinematics.chosen === 'mirrors' && axis.letter !== 'Z') return <MirrorAxis id={id} letter={axis.letter} />
   const at = axisAt(id)
   return (
@@ -131,6 +157,17 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
       <FactField path={at('motors')} /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'} {axis.letter} by{' '}
       <ChoiceField path={at('drive')} />, over <FactField path={at('travel')} />. <SharedDriver id={id} axis={axis} />
       The motor makes <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
+      <Train id={id} axis={axis} /> The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at{' '}
+      <FactField path={at('acceleration')} />.
+    </Phrase>
+  )
+}
+
+/** What turns the motor's turn into a way. */
+function Train({ id, axis }: { readonly id: string; readonly axis: Axis }) {
+  const at = axisAt(id)
+  return (
+    <>
       {axis.drive.chosen === 'rack' ? (
         <>
           Its pinion of <FactField path={at('pinionTeeth')} /> teeth runs on a rack of module{' '}
@@ -155,8 +192,21 @@ function AxisSentence({ bench }: { readonly bench: Bench }) {
           </span>{' '}
           pulley pulls a belt of <FactField path={at('beltPitch')} /> pitch.
         </>
-      )}{' '}
-      The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at <FactField path={at('acceleration')} />.
+      )}
+    </>
+  )
+}
+
+/** A motor of crossed belts: it takes part in X and in Y, so the travel of both is said beside it. */
+function MotorSentence({ id, axis }: { readonly id: string; readonly axis: Axis }) {
+  const at = axisAt(id)
+  return (
+    <Phrase>
+      The {MOTOR_OF[axis.letter]} pulls its belt by <ChoiceField path={at('drive')} />. It makes{' '}
+      <FactField path={at('fullSteps')} /> full steps a turn, driven at <FactField path={at('microsteps')} />.{' '}
+      <Train id={id} axis={axis} /> The motor’s own gear is <FactField path={at('motorGear')} />. It speeds up at{' '}
+      <FactField path={at('acceleration')} />. Both motors together move the head over <FactField path={at('travel')} /> along{' '}
+      {axis.letter}.
     </Phrase>
   )
 }
@@ -202,7 +252,7 @@ function AxisSwitch({ bench, ids, axisId }: { readonly bench: Bench; readonly id
           className={`min-h-6 px-1 ${id === axisId ? 'border-b-2 border-teal font-[650]' : 'text-teal'}`}
           onClick={() => useSession.setState({ axisId: id })}
         >
-          {bench.motion.axes[id]?.letter} axis
+          {bench.motion.axes[id] === undefined ? '' : nameOf(bench.motion.axes[id], bench)}
         </button>
       ))}
       {z === undefined ? (

@@ -65,9 +65,7 @@ function Field({ map: { grid, places } }: { readonly map: FieldMap }) {
       {places.map(({ x, y, stepsX, stepsY }) => (
         <g key={`${x},${y}`} fontSize="11" className="num" textAnchor="middle" fill="var(--ink)">
           <circle cx={frame.x(x)} cy={frame.y(y)} r="2.4" fill="var(--ink)" />
-          <text x={frame.x(x)} y={frame.y(y) - 7}>
-            {say(stepsX)} × {say(stepsY)}
-          </text>
+          <Numbers x={frame.x(x)} y={frame.y(y) - 7} words={`${say(stepsX)} × ${say(stepsY)}`} />
         </g>
       ))}
       <g fontSize="11" fill="var(--second)">
@@ -80,6 +78,22 @@ function Field({ map: { grid, places } }: { readonly map: FieldMap }) {
         </text>
       </g>
       {frame.width > 620 && <ScaleBar right={frame.width - 24} bottom={frame.height} />}
+    </>
+  )
+}
+
+/** Width of a figure of the mono face at 11 px, px. */
+const FIGURE = 6.2
+
+/** Numbers on paper of their own, so that no line of the grid strikes them through. */
+function Numbers({ x, y, words }: { readonly x: number; readonly y: number; readonly words: string }) {
+  const width = words.length * FIGURE + 6
+  return (
+    <>
+      <rect x={x - width / 2} y={y - 10} width={width} height="13" fill="var(--paper)" />
+      <text x={x} y={y}>
+        {words}
+      </text>
     </>
   )
 }

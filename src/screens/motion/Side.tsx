@@ -1,6 +1,6 @@
 import { calibratedStepsOf } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
-import { frameDepth, frameWidth, smallestStep, steps, topSpeed, travelPerTurn, wantedRunOut } from '../../core/motion'
+import { frameDepth, frameWidth, MOTOR_OF, smallestStep, steps, topSpeed, travelPerTurn, wantedRunOut } from '../../core/motion'
 import { stepsAcrossSpot } from '../../core/optics'
 import { FigureRow, later, Panel, StageLink } from '../../ui'
 import { useChosenAxis } from './chosenAxis'
@@ -18,7 +18,7 @@ function WorkedMachine({ bench }: { readonly bench: Bench }) {
   const mirrors = kinematics === 'mirrors'
   return (
     <>
-      <Panel title={`Worked, ${letter} axis`}>
+      <Panel title={`Worked, ${kinematics === 'crossed' && scans ? MOTOR_OF[letter === 'X' ? 'X' : 'Y'] : `${letter} axis`}`}>
         <FigureRow def={steps} args={[axisId]} />
         {scans && <Calibrated bench={bench} axisId={axisId} />}
         <FigureRow def={smallestStep} args={[axisId]} />

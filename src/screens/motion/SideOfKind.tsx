@@ -1,19 +1,24 @@
 import { shownNumber } from '../../core/bench'
 import {
+  aMotorPair,
   cornerFocusError,
   cornerSpotGrowth,
   crossedBeltLength,
+  crossedPlay,
   crossedSlack,
+  crossedSlant,
   gearFor,
   gearWanted,
   halfField,
+  layersMargin,
   type Kinematics,
 } from '../../core/motion'
-import { useFigure } from '../../state'
+import { useBenchStore, useFigure } from '../../state'
 import { FigureRow, Panel } from '../../ui'
 
 /** What only a machine of this kind has. */
 export function WorkedKind({ kinematics }: { readonly kinematics: Kinematics | null }) {
+  const bench = useBenchStore((it) => it.bench)
   switch (kinematics) {
     case 'mirrors':
       return (
@@ -32,6 +37,9 @@ export function WorkedKind({ kinematics }: { readonly kinematics: Kinematics | n
               <FigureRow def={crossedSlack} args={[belt]} label="grows over the travel by" />
             </div>
           ))}
+          {bench !== null && aMotorPair.each(bench).map((pair) => <FigureRow key={pair.join()} def={crossedSlant} args={pair} />)}
+          <FigureRow def={layersMargin} args={[]} />
+          <FigureRow def={crossedPlay} args={[]} />
         </Panel>
       )
     default:

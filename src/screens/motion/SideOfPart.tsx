@@ -1,11 +1,18 @@
 import { newestRun, runSquareness } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
 import {
+  aMotorPair,
   bedLeftOver,
   bedRange,
+  cableMargin,
+  cableNeeded,
   centreDistance,
+  controllerWithin,
   cornerClosure,
+  driversNeeded,
+  crossedAlike,
   FEET,
+  MOTOR_OF,
   neededTorque,
   racking,
   rackingShift,
@@ -34,6 +41,7 @@ import { sideOf } from './sideOf'
 export const DriveSide = sideOf(WorkedDrive)
 export const BeltsSide = sideOf(WorkedBelts)
 export const SquareSide = sideOf(WorkedSquare)
+export const WheelsSide = sideOf(WorkedWheels)
 
 function WorkedDrive({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
@@ -46,6 +54,7 @@ function WorkedDrive({ bench }: { readonly bench: Bench }) {
       <FigureRow def={windingSpeed} args={[axisId]} />
       <FigureRow def={topSpeed} args={[axisId]} />
       <FigureRow def={torqueOfMicrostep} args={[axisId]} />
+      <FigureRow def={driversNeeded} args={[]} />
       {axis?.drive.chosen === 'reducedBelt' && <FigureRow def={centreDistance} args={[axisId]} />}
     </Panel>
   )
@@ -53,13 +62,15 @@ function WorkedDrive({ bench }: { readonly bench: Bench }) {
 
 function WorkedBelts({ bench }: { readonly bench: Bench }) {
   const { axisId, letter, axis } = useChosenAxis(bench)
-  const two = axis?.motors.value === 2
+  const crossed = bench.motion.kinematics.chosen === 'crossed'
+  const two = axis?.motors.value === 2 && !crossed
   return (
-    <Panel title={`Worked, ${letter} belts`}>
+    <Panel title={crossed && axis !== undefined ? `Worked, belt of the ${MOTOR_OF[axis.letter]}` : `Worked, ${letter} belts`}>
       <FigureRow def={wantedTone} args={[axisId]} />
       <FigureRow def={tension} args={[axisId, 'A']} label={two ? 'Tension of the first belt' : 'Tension of the belt'} />
       {two && <FigureRow def={tension} args={[axisId, 'B']} label="Tension of the second belt" />}
       {two && <FigureRow def={tensionAlike} args={[axisId]} />}
+      {crossed && aMotorPair.each(bench).map((pair) => <FigureRow key={pair.join()} def={crossedAlike} args={pair} />)}
     </Panel>
   )
 }
@@ -81,6 +92,16 @@ function WorkedSquare({ bench }: { readonly bench: Bench }) {
       <FigureRow def={bedRange} args={[]} />
       {read && <FigureRow def={bedLeftOver} args={[]} />}
       {read && FEET.map((foot, i) => <FigureRow key={foot} def={shim} args={[String(i)]} label={`Shim, ${foot} foot`} />)}
+    </Panel>
+  )
+}
+
+function WorkedWheels() {
+  return (
+    <Panel title="Worked, the cables">
+      <FigureRow def={cableNeeded} args={[]} />
+      <FigureRow def={cableMargin} args={[]} />
+      <FigureRow def={controllerWithin} args={[]} />
     </Panel>
   )
 }

@@ -129,6 +129,22 @@ export function SquareGiven() {
   if (bench === null) return null
   return (
     <div className="grid gap-4">
+      {bench.motion.kinematics.chosen !== 'mirrors' && <Corners />}
+      <Squaring bench={bench} />
+      <Panel title="Given, the bed">
+        <Sentence>
+          Up to <FactField path="motion.levelWithin" /> from the highest to the lowest place of the bed is accepted.
+        </Sentence>
+        <BedPlaces bench={bench} />
+      </Panel>
+    </div>
+  )
+}
+
+/** What is square and what plays, of a machine that runs on rails or bars. */
+function Corners() {
+  return (
+    <>
       <Panel title="Given, four marks at the corners">
         <Sentence>
           Mark four corners and measure over like edges, with one instrument: the sides are{' '}
@@ -145,14 +161,7 @@ export function SquareGiven() {
           rail is <FactField path="motion.play.lever" /> above the work.
         </Sentence>
       </Panel>
-      <Squaring bench={bench} />
-      <Panel title="Given, the bed">
-        <Sentence>
-          Up to <FactField path="motion.levelWithin" /> from the highest to the lowest place of the bed is accepted.
-        </Sentence>
-        <BedPlaces bench={bench} />
-      </Panel>
-    </div>
+    </>
   )
 }
 
@@ -161,20 +170,34 @@ function Squaring({ bench }: { readonly bench: Bench }) {
   const found = Object.entries(bench.motion.axes).find(([, it]) => it.letter === 'Y')
   if (found === undefined || bench.motion.kinematics.chosen === 'mirrors') return null
   const [id, axis] = found
+  const isCrossed = bench.motion.kinematics.chosen === 'crossed'
   return (
     <Panel title="Given, how it is brought square">
       <Sentence>
-        <FactField path={`motion.axes.${id}.motors`} place="square" /> {axis.motors.value === 2 ? 'motors move' : 'motor moves'}{' '}
-        the gantry. <SharedDriver id={id} axis={axis} />
+        {isCrossed ? (
+          'The two belts hold the gantry: each pulls one of its ends.'
+        ) : (
+          <>
+            <FactField path={`motion.axes.${id}.motors`} place="square" />{' '}
+            {axis.motors.value === 2 ? 'motors move' : 'motor moves'} the gantry. <SharedDriver id={id} axis={axis} />
+          </>
+        )}
       </Sentence>
-      <p className="mt-1 max-w-[46rem] text-second">{sayWay(axis)}</p>
+      <p className="mt-1 max-w-[46rem] text-second">{isCrossed ? CROSSED_WAY : sayWay(axis)}</p>
     </Panel>
   )
 }
 
-function sayWay({ motors, drivers }: Axis): string {
-  if (motors.value !== 2)
-    return 'One motor turns both sides through a shaft: supply off, loosen the coupling or pulley on the right, move that end by the shift at the side, tighten, measure again.'
+/** Crossed belts square the gantry themselves; there is no shaft and no coupling to loosen. */
+const CROSSED_WAY =
+  'Supply off. Loosen the clamps of both belts, push the gantry against the front bar at both ends, and pull both belts alike, by ear, while it stands there; clamp, drive it once to the back and forth, measure again. A belt that is one tooth shorter holds its end back by half of that tooth.'
+
+function sayWay({ drive, motors, drivers }: Axis): string {
+  if (motors.value !== 2) {
+    return drive.chosen === 'screw'
+      ? 'One motor moves it by its screw: supply off, loosen the bearings or the nut’s holder on the right, move that end by the shift at the side, tighten, measure again.'
+      : 'One motor moves both sides, by a shaft or by one belt round both: supply off, loosen what joins the right side to it (pulley, coupling or clamp), move that end by the shift at the side, tighten, measure again.'
+  }
   return drivers.chosen === 'each'
     ? 'With a driver each, the right motor alone takes the steps at the side; or both ends are driven against stops of their own and the shift is shimmed under the right stop. Without stops it is lost whenever the drivers let go.'
     : 'One driver turns both motors alike, so neither can be moved alone: supply off, loosen the pulley or belt clamp on the right, move that end by the shift at the side, tighten, measure again. At rest the motors may each sit up to two full steps off when the driver wakes.'

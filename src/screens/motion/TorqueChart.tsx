@@ -75,11 +75,19 @@ function optionOf(
   letter: string,
   look: ChartLook,
 ): Record<string, unknown> {
-  const { ink, second, teal, font } = look
+  const { ink, second, teal, font, paper } = look
   const line = (at: object, words: string, color: string, type: string) => ({
     ...at,
     lineStyle: { color, type, width: 1.2 },
-    label: { formatter: words, color, fontFamily: font, fontSize: 11.5, position: 'insideEndTop' },
+    label: {
+      formatter: words,
+      color,
+      fontFamily: font,
+      fontSize: 11.5,
+      position: 'insideEndTop',
+      backgroundColor: paper,
+      padding: [2, 4],
+    },
   })
   const marks = [
     ...(needs === null ? [] : [line({ yAxis: needs }, 'needed to speed up', ink, 'dashed')]),

@@ -15,6 +15,9 @@ const SquareSide = later(async () => (await import('./SideOfPart')).SquareSide)
 const BeltsPlate = later(async () => (await import('./Belts')).BeltsPlate)
 const BeltsGiven = later(async () => (await import('./Belts')).BeltsGiven)
 const SquarePlate = later(async () => (await import('./Square')).SquarePlate)
+const WheelsPlate = later(async () => (await import('./WheelsPlate')).WheelsPlate)
+const WheelsGiven = later(async () => (await import('./WheelsGiven')).WheelsGiven)
+const WheelsSide = later(async () => (await import('./SideOfPart')).WheelsSide)
 const SquareGiven = later(async () => (await import('./Square')).SquareGiven)
 
 export const sheets = {
@@ -22,6 +25,7 @@ export const sheets = {
   drive: { plate: Drive, given: DriveGiven, side: DriveSide },
   belts: { plate: BeltsPlate, given: BeltsGiven, side: BeltsSide },
   square: { plate: SquarePlate, given: SquareGiven, side: SquareSide },
+  wheels: { plate: WheelsPlate, given: WheelsGiven, side: WheelsSide },
 }
 
 /** The machine as its kinematics have it. */

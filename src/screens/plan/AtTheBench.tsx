@@ -38,6 +38,7 @@ export function AtTheBench() {
           bench={bench}
           place={`step ${tasks.length - open.length + 1} of ${tasks.length}`}
           quietInMin={planned.quietInMin}
+          now={now}
           refused={setRefused}
         />
       )}

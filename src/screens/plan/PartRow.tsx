@@ -14,17 +14,25 @@ export function PartsHead() {
       <span className="text-right">Count</span>
       <span className="text-right">Each</span>
       <span>State</span>
-      <span>Cut to</span>
+      <span>Stands for</span>
     </div>
   )
 }
 
 const STATES: Readonly<Record<PlanPart['state'], string>> = { needed: 'not ordered', ordered: 'ordered', here: 'here' }
 const CUT_TO: Readonly<Record<PlanPart['covers'], string>> = {
-  '': 'not cut',
+  '': 'anything else',
   bars: 'bars',
   guides: 'rails, shafts',
   belt: 'belts',
+  motor: 'motors',
+  driver: 'drivers',
+  pulley: 'pulleys',
+  idler: 'idlers',
+  controller: 'controller',
+  supply: 'supply',
+  head: 'diode head',
+  switch: 'end switches',
 }
 
 const SELECT = 'min-h-8 w-28 py-0.5 tabular:w-full'
@@ -92,7 +100,7 @@ export function PartRow({ id, part }: { readonly id: string; readonly part: Plan
       </span>
       <span className="grid gap-1">
         <SelectOf
-          label={`What is cut from ${part.name}`}
+          label={`What ${part.name} stands for`}
           of={CUT_TO}
           value={part.covers}
           choose={(covers) => patch({ covers })}

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { settingsToPutBack, useBenchStore } from '../../state'
 import { Panel } from '../../ui'
 
-/** What was written into the machine since the change-over began: each setting as it was before, with its line to type. */
+/** What was written into the machine since the change-over was planned or begun: each setting as it was before, with its line to type. */
 export function PutBack() {
   const kinematics = useBenchStore((it) => it.bench?.motion.kinematics.chosen)
   // Drawn again when something is written or ticked.
@@ -23,9 +23,20 @@ export function PutBack() {
         )
       }
     >
+      <SettingsBack />
+    </Panel>
+  )
+}
+
+/** The settings themselves, each as it was before. */
+export function SettingsBack() {
+  useBenchStore((it) => it.records)
+  const settings = settingsToPutBack()
+  return (
+    <>
       {settings.length === 0 ? (
         <p className="py-2 text-second">
-          Nothing yet: no setting was written into the machine since the change-over began, or each has its old value again.
+          Nothing yet: no setting was written into the machine since the change-over was planned, or each has its old value again.
         </p>
       ) : (
         <ul className="m-0 list-none p-0">
@@ -42,6 +53,6 @@ export function PutBack() {
           ))}
         </ul>
       )}
-    </Panel>
+    </>
   )
 }

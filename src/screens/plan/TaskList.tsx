@@ -80,7 +80,9 @@ const NEW_TASK: Omit<PlanTask, 'order'> = {
   needs: {},
   parts: {},
   notBefore: '',
+  begun: '',
   done: '',
+  kind: '',
 }
 
 /** Height of a task that is not opened, px. */

@@ -7,7 +7,11 @@ import { Fasteners } from './Fasteners'
 import { Fits } from './Fits'
 import { FreeTime } from './FreeTime'
 import { Goals } from './Goals'
+import { KitPlate } from './KitPlate'
+import { LaidOut } from './LaidOut'
 import { PartsList } from './PartsList'
+import { ProposedJoints } from './ProposedJoints'
+import { Plugs } from './Plugs'
 import { PutBack } from './PutBack'
 import { SchedulePlate } from './SchedulePlate'
 import { SetUp } from './SetUp'
@@ -20,8 +24,9 @@ export const sheets = {
   schedule: { plate: SchedulePlate, given: given(SetUpFirst, TaskList, FreeTime), side: ScheduleSide },
   parts: { plate: CutPlate, given: given(Stock, PartsList), side: PartsSide },
   fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits), side: FastenersSide },
+  kit: { plate: KitPlate, given: given(LaidOut, ProposedJoints), side: FastenersSide },
   build: { plate: SetUp, given: given(Goals), side: ScheduleSide },
-  bench: { plate: AtTheBench, given: given(PutBack), side: BenchSide },
+  bench: { plate: AtTheBench, given: given(PutBack, Plugs), side: BenchSide },
 }
 
 function given(...panels: readonly ComponentType[]): ComponentType {

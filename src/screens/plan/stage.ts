@@ -21,6 +21,13 @@ export const plan = stage({
       about: 'What each joint takes, and which joints the screws in the bag belong to.',
     },
     {
+      id: 'kit',
+      name: 'What is in the bag',
+      question: 'What is in the bag, what is missing, and what goes where?',
+      about: 'Tip it out, sort it by these kinds and count; the joints follow from the kind of frame.',
+      when: ({ plan: { build, counted } }) => build.chosen === 'kit' || Object.keys(counted).length > 0,
+    },
+    {
       id: 'build',
       name: 'What is built',
       question: 'What is built, and what is it for?',

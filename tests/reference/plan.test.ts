@@ -128,6 +128,48 @@ describe('bars', () => {
     expect(of([47, 44], { lengthMm: 100, trimMm: 6, kerfMm: 2 }).bars).toHaveLength(2)
   })
 
+  it('use up what is there first, and buy as few as any way does (by trying all ways, seed 5)', () => {
+    const some = (most: number) => fc.array(fc.integer({ min: 10, max: 95 }), { maxLength: most })
+    fc.assert(
+      fc.property(some(6), some(2), (lengths, others) => {
+        const parts = lengths.map((lengthMm, i) => ({ id: `${i}`, name: `${lengthMm}`, lengthMm, count: 1 }))
+        const plan = cutBars(
+          parts,
+          plain,
+          others.map((lengthMm) => ({ lengthMm, count: 1 })),
+        )
+        if (!plan.ok) throw new Error(plan.findings[0]?.message)
+        const fewest = (at: number, rooms: readonly number[]): number => {
+          const size = lengths[at]
+          if (size === undefined) return 0
+          const into = rooms.flatMap((room, i) =>
+            size <= room
+              ? [
+                  fewest(
+                    at + 1,
+                    rooms.map((it, k) => (k === i ? it - size : it)),
+                  ),
+                ]
+              : [],
+          )
+          return Math.min(...into, 1 + fewest(at + 1, [...rooms, 100 - size]))
+        }
+        expect([plan.value.toBuy, plan.value.proved]).toEqual([fewest(0, others), true])
+        expect(plan.value.bars.flatMap((it) => it.parts)).toHaveLength(lengths.length)
+        for (const { parts: own, lengthMm } of plan.value.bars)
+          expect(own.reduce((sum, it) => sum + it.lengthMm, 0)).toBeLessThanOrEqual(lengthMm)
+      }),
+      { seed: 5, numRuns: 60 },
+    )
+  })
+
+  it('that are longer than the stock come from what is there, or are refused', () => {
+    const long = [{ id: 'a', name: 'Beam', lengthMm: 130, count: 1 }]
+    expect(cutBars(long, plain, [{ lengthMm: 140, count: 1 }])).toMatchObject({ ok: true, value: { toBuy: 0 } })
+    const two = [{ ...long[0]!, count: 2 }]
+    expect(cutBars(two, plain, [{ lengthMm: 140, count: 1 }])).toMatchObject({ ok: false, findings: [{ code: 'no-room' }] })
+  })
+
   it('never take fewer than the bound, nor more than first fit longest first would (seed 3)', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 5, max: 95 }), { minLength: 1, maxLength: 14 }), (lengths) => {

@@ -13,10 +13,10 @@ import {
   type MotionBench,
   type PlateId,
 } from '../motion'
-import { cutBars, type BarPart, type CutPlan } from '../nesting'
+import { cutBars, type BarPart, type CutPlan, type OtherLength } from '../nesting'
 import type { Outcome } from '../units'
 import { holdOfBelts } from './beltCuts'
-import type { PlanBench } from './slice'
+import type { PlanBench, Stock } from './slice'
 import { aBar, aCutBelt, aGuide, aPlate, aStock } from './subjects'
 
 type CutBench = PlanBench & MotionBench
@@ -32,7 +32,18 @@ function listOf({ bench: { motion } }: View<CutBench>): CutList {
 /** How many bars a cut plan takes; 0 where nothing is cut. */
 function countOf(cuts: Outcome<CutPlan>, what: string): number {
   if (!cuts.ok) throw new RangeError((cuts.findings[0]?.message ?? `the ${what} cannot be cut`).replace(/\.$/, ''))
-  return cuts.value.bars.length
+  return cuts.value.toBuy
+}
+
+/** Pieces of one's own that are cut from a stock besides the machine's. */
+function ownPieces(view: View<CutBench>, stock: Stock): readonly BarPart[] {
+  const rows = Object.entries(view.rows((it) => it.plan.pieces))
+  return rows.filter(([, it]) => it.of === stock).map(([id, { name, count, lengthMm }]) => ({ id, name, count, lengthMm }))
+}
+
+/** What is there to cut from besides the stock that is bought. */
+function otherLengths(view: View<CutBench>, stock: Stock): readonly OtherLength[] {
+  return valuesOf(view.rows((it) => it.plan.lengths)).filter((it) => it.of === stock)
 }
 
 export const barLength = figure({
@@ -63,7 +74,11 @@ export const barCuts = figure({
   work(view): Outcome<CutPlan> {
     const { length, trim, kerf } = view.bench.plan.stock
     const parts = listOf(view).bars.map((id): BarPart => ({ id, ...BARS[id], lengthMm: view.figure(barLength, id) }))
-    return cutBars(parts, { lengthMm: length, trimMm: trim, kerfMm: kerf })
+    return cutBars(
+      [...parts, ...ownPieces(view, 'bars')],
+      { lengthMm: length, trimMm: trim, kerfMm: kerf },
+      otherLengths(view, 'bars'),
+    )
   },
 })
 
@@ -71,7 +86,7 @@ export const barsNeeded = figure({
   id: 'plan.barsNeeded',
   label: 'Stock bars needed',
   quantity: 'count',
-  formula: 'n = \\text{bars of the cut plan}',
+  formula: 'n = \\text{bars of the stock in the cut plan}',
   symbols: {},
   source: 'The cut plan.',
   doubt: { none: 'A whole number; the lengths it rests on have their ±.' },
@@ -115,7 +130,11 @@ export const guideCuts = figure({
     const parts = listOf(view).guides.map(({ id, count }): BarPart => {
       return { id, name: `${word} ${GUIDES_OF[id]}`, count, lengthMm: view.figure(guideLength, id) }
     })
-    return cutBars(parts, { lengthMm: length, trimMm: trim, kerfMm: kerf })
+    return cutBars(
+      [...parts, ...ownPieces(view, 'guides')],
+      { lengthMm: length, trimMm: trim, kerfMm: kerf },
+      otherLengths(view, 'guides'),
+    )
   },
 })
 

@@ -64,11 +64,17 @@ function GroupOfCuts({ group, width }: { readonly group: Group; readonly width: 
   const { words, cuts, length } = group
   const say = useLength()
   if (!cuts.ok) return <Findings findings={cuts.findings} />
-  const { bars, proved, atLeast, wasteMm } = cuts.value
+  const { bars, toBuy, proved, atLeast, wasteMm } = cuts.value
+  const others = bars.length - toBuy
   return (
     <>
       <p className="text-[15px]" role="status">
-        {bars.length === 1 ? `One ${words}` : `${bars.length} ${words}s`} of {say(length)}
+        {toBuy === 0
+          ? `No ${words} to buy`
+          : toBuy === 1
+            ? `One ${words} of ${say(length)}`
+            : `${toBuy} ${words}s of ${say(length)}`}
+        {others > 0 && `, and ${others} of what is there`}
         {proved ? ', and fewer would not do' : `; no plan takes fewer than ${atLeast}`}. {say(wasteMm)} is waste.
       </p>
       {width > 0 && <Pieces group={group} plan={cuts.value} width={width} />}
@@ -84,7 +90,7 @@ function useLength(): (mm: number) => string {
 function Pieces({ group, plan, width }: { readonly group: Group; readonly plan: CutPlan; readonly width: number }) {
   const say = useLength()
   const { length, start, kerf, words } = group
-  const scale = (width - 2) / length
+  const scale = (width - 2) / Math.max(length, ...plan.bars.map((it) => it.lengthMm))
   return (
     <svg
       width={width}
@@ -102,7 +108,7 @@ function Pieces({ group, plan, width }: { readonly group: Group; readonly plan: 
             <rect
               x="1"
               y={y}
-              width={length * scale}
+              width={bar.lengthMm * scale}
               height="26"
               fill={`url(#rest-${words})`}
               stroke="var(--second)"
@@ -123,7 +129,8 @@ function Pieces({ group, plan, width }: { readonly group: Group; readonly plan: 
                 </g>
               )
             })}
-            <text x={length * scale - 4} y={y + 39} textAnchor="end" fontSize="10.5" className="num" fill="var(--second)">
+            <text x={bar.lengthMm * scale - 4} y={y + 39} textAnchor="end" fontSize="10.5" className="num" fill="var(--second)">
+              {bar.bought ? '' : `${say(bar.lengthMm)} that is there, `}
               {say(bar.leftMm)} left
             </text>
           </g>

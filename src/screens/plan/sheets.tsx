@@ -9,6 +9,7 @@ import { FreeTime } from './FreeTime'
 import { Goals } from './Goals'
 import { KitPlate } from './KitPlate'
 import { LaidOut } from './LaidOut'
+import { OwnPieces } from './OwnPieces'
 import { PartsList } from './PartsList'
 import { ProposedJoints } from './ProposedJoints'
 import { Plugs } from './Plugs'
@@ -22,7 +23,7 @@ import { TaskList } from './TaskList'
 
 export const sheets = {
   schedule: { plate: SchedulePlate, given: given(SetUpFirst, TaskList, FreeTime), side: ScheduleSide },
-  parts: { plate: CutPlate, given: given(Stock, PartsList), side: PartsSide },
+  parts: { plate: CutPlate, given: given(Stock, OwnPieces, PartsList), side: PartsSide },
   fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits), side: FastenersSide },
   kit: { plate: KitPlate, given: given(LaidOut, ProposedJoints), side: FastenersSide },
   build: { plate: SetUp, given: given(Goals), side: ScheduleSide },

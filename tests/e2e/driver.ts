@@ -70,7 +70,9 @@ export class Driver {
       await route.locator(`a[href*="/${stage}"]`).click()
       const link = this.page.locator(`main nav a[href="${address}"]`)
       const several = (STAGES.find((it) => it.id === stage)?.parts.length ?? 0) > 1
-      if (several) await link.click()
+      // A part that makes no sense for this machine is not offered; its address leads there all the same.
+      if (several && (await link.count()) > 0) await link.click()
+      else if (several) await this.page.goto(address)
     } else await this.page.goto(address)
     await expect(this.page.locator('main h1')).toBeVisible()
     await expect(this.page).toHaveURL(new RegExp(`${address}(/\\w+)?$`))

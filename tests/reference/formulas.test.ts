@@ -25,7 +25,15 @@ import { si, toMaths } from '../tex'
 const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'what is summed, counted or chosen stands in lists of the bench, not in symbols': [
     ...['plan.openWork', 'plan.ownHours', 'plan.spent', 'plan.toSpend', 'plan.unordered', 'plan.criticalPath', 'plan.stockLeft'],
-    ...['plan.materialsMargin', 'plan.jointsUnfit', 'plan.screwsMissing', 'plan.screwGrip', 'plan.screwLength'],
+    ...[
+      'plan.materialsMargin',
+      'plan.jointsUnfit',
+      'plan.screwsMissing',
+      'plan.screwGrip',
+      'plan.screwLength',
+      'plan.boardPilot',
+      'plan.edgeMargin',
+    ],
     ...['plan.barsNeeded', 'plan.guidesNeeded', 'plan.beltHold', 'motion.travelOf', 'motion.motorCurrent'],
     ...[
       'motion.bedRange',
@@ -88,6 +96,11 @@ const benches: readonly (readonly [string, Bench])[] = [
       'motion.cables.controllerY': 40,
       'motion.cables.length': 1400,
       'motion.boardDrivers': 4,
+      'plan.boards.edge': 500,
+      'plan.mounts.low': 31.2,
+      'plan.mounts.high': 33.8,
+      'plan.room.free': 600,
+      'plan.room.machine': 420,
     })
     return [it, bench] as const
   }),

@@ -1,4 +1,5 @@
 export * from './beltCuts'
+export * from './boardFigures'
 export * from './calendar'
 export * from './clock'
 export * from './costFigures'

@@ -37,6 +37,15 @@ export const planMigrations: readonly Migration[] = [
           return [id, { ...task, begun: '', kind: KIND_OF_8[String(task['name'])] ?? '' }]
         }),
       ),
+      boards: {
+        edge: thenBlank('mm'),
+        screws: thenGuess(4, '4', 'count'),
+        fromEnd: thenGuess(20, '20', 'mm', 1),
+        screw: thenGuess(3.5, '3.5', 'mm', 0.1),
+        into: thenChosen('ply'),
+      },
+      mounts: { low: thenBlank('mm'), high: thenBlank('mm'), across: thenBlank('mm'), along: thenBlank('mm') },
+      room: { free: thenBlank('mm'), machine: thenBlank('mm'), above: thenGuess(0, '0', 'mm') },
       pieces: {},
       lengths: {},
       counted: {},

@@ -1,5 +1,5 @@
 import { bare, choice, fact, flag, group, just, many, maybeMoment, orNull, someOf, text, word, type Of } from '../bench'
-import { INTO, THREAD_NAMES, type Into } from '../fasteners'
+import { BOARDS, INTO, THREAD_NAMES, type Into } from '../fasteners'
 import { cutsBars, cutsGuides } from '../motion'
 import { MATERIAL_IDS } from '../safety'
 import { KIND_IDS } from './kinds'
@@ -229,6 +229,87 @@ export const planShape = group(
         }),
       },
       { part: 'fasteners', begun: (see) => see('plan.fits.shaft') !== null || see('plan.fits.bush') !== null },
+    ),
+    /** Screws along the edge of a board or a thin sheet. */
+    boards: group(
+      {
+        edge: fact({
+          label: 'Edge that is screwed',
+          quantity: 'length',
+          min: 10,
+          max: 5000,
+          how: 'From end to end of the board.',
+        }),
+        screws: fact({
+          label: 'Screws along it',
+          quantity: 'count',
+          min: 2,
+          max: 200,
+          whole: true,
+          assume: { value: 4, halfWidth: 0 },
+        }),
+        fromEnd: fact({
+          label: 'Outer screws from the ends',
+          quantity: 'length',
+          min: 0,
+          max: 500,
+          assume: { value: 20, halfWidth: 1, unit: 'mm' },
+        }),
+        screw: fact({
+          label: 'Diameter of these screws',
+          quantity: 'length',
+          min: 1,
+          max: 12,
+          assume: { value: 3.5, halfWidth: 0.1, unit: 'mm' },
+          how: 'Outside of the thread.',
+        }),
+        into: choice({ label: 'They are driven into', options: BOARDS, assume: { chosen: 'ply' } }),
+      },
+      { part: 'fasteners', begun: (see) => see('plan.boards.edge') !== null },
+    ),
+    /** Two mounts that should be in line, and a block whose rail is to be told. */
+    mounts: group(
+      {
+        low: fact({ label: 'Height of the lower mount', quantity: 'length', min: 0, max: 2000 }),
+        high: fact({
+          label: 'Height of the higher mount',
+          quantity: 'length',
+          min: 0,
+          max: 2000,
+          how: 'Both over the same flat base, by the same instrument.',
+        }),
+        across: fact({ label: 'Holes of a block, across the rail', quantity: 'length', min: 2, max: 200 }),
+        along: fact({ label: 'Holes of a block, along the rail', quantity: 'length', min: 2, max: 200 }),
+      },
+      { part: 'fasteners' },
+    ),
+    /** Where the machine will stand. */
+    room: group(
+      {
+        free: fact({
+          label: 'Free height where it will stand',
+          quantity: 'length',
+          min: 10,
+          max: 10_000,
+          how: 'From the table to the shelf above.',
+        }),
+        machine: fact({
+          label: 'Height of the machine',
+          quantity: 'length',
+          min: 10,
+          max: 5000,
+          how: 'With the head and its cables at the very top.',
+        }),
+        above: fact({
+          label: 'What opens above it',
+          quantity: 'length',
+          min: 0,
+          max: 5000,
+          assume: { value: 0, halfWidth: 0, unit: 'mm' },
+          how: 'A lid that swings up, a hand that changes the work.',
+        }),
+      },
+      { part: 'build', begun: (see) => see('plan.room.free') !== null },
     ),
     parts: many(partShape),
     /** Pieces of one's own, cut with the machine's. */

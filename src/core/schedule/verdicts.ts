@@ -5,6 +5,7 @@ import { budgetLeft, orderedMargin, spent, toSpend, unordered } from './costFigu
 import { barsNeeded, beltHold, guidesNeeded, HOLD, stockLeft } from './cutFigures'
 import { bagMargin, jointsUnfit, screwsMissing, unfitMargin } from './fastenerFigures'
 import { materialsMargin, reachMargin } from './figures'
+import { edgeMargin, headRoom } from './boardFigures'
 import { kitMargin, kitMissing } from './kitFigures'
 import type { PlanBench } from './slice'
 
@@ -225,6 +226,44 @@ export const kitComplete = verdict({
       head: mark === 'unknown' ? 'Is the kit complete?' : 'The kit lacks parts',
       why: `${figure(kitMissing)} of them, as far as such machines are alike: look under “What is in the bag” before a corner is closed.`,
       next,
+    }
+  },
+})
+
+export const edgeWide = verdict({
+  id: 'plan.edgeWide',
+  stage: 'plan',
+  margin: edgeMargin,
+  when: ({ plan }) => plan.boards.edge.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, figure, fact }) => {
+    const from = fact('plan.boards.fromEnd')
+    if (mark === 'good' || mark === 'look') return { head: 'The outer screws stand far enough in', why: `${from} from the ends.` }
+    return {
+      head: mark === 'unknown' ? 'Outer screws far enough in?' : 'The outer screws may split the board',
+      why: `${from} from the ends, ${figure(edgeMargin)} against the least that such a board wants. Further in, or thinner screws.`,
+      next: { words: 'Move the outer screws', path: 'plan.boards.fromEnd' },
+    }
+  },
+})
+
+export const fitsUnder = verdict({
+  id: 'plan.fitsUnder',
+  stage: 'plan',
+  margin: headRoom,
+  when: ({ plan: { room } }) => room.free.value !== null && room.machine.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure, fact }) => {
+    const left = figure(headRoom)
+    if (mark === 'good' || mark === 'look')
+      return { head: 'It stands under what is above it', why: `${left} of head-room is left.` }
+    return {
+      head: mark === 'unknown' ? 'Head-room enough?' : 'It does not fit where it is to stand',
+      why: `${left} of head-room under ${fact('plan.room.free')}. Another place, a lower head, or a lid that slides.`,
+      next: { words: 'Measure the machine again', path: 'plan.room.machine' },
     }
   },
 })

@@ -21,6 +21,10 @@ export function Goals() {
         is built <ChoiceField path="plan.build" /> and may cost <FactField path="plan.goals.budget" />; a ready-made one would
         cost <FactField path="plan.readyPrice" />.
       </Sentence>
+      <Sentence>
+        Where it will stand, <FactField path="plan.room.free" /> of height is free; the machine is{' '}
+        <FactField path="plan.room.machine" /> high, and <FactField path="plan.room.above" /> opens above it.
+      </Sentence>
       <div className="no-print mt-2">
         <MaterialBoxes ticked={ticked} change={change} />
       </div>

@@ -1,5 +1,19 @@
 import type { ReactNode } from 'react'
-import { breakEven, criticalPath, openWork, ownHours, pressedHole, runningHole, saved, spent, toSpend } from '../../core/schedule'
+import {
+  boardPilot,
+  boardSpacing,
+  breakEven,
+  criticalPath,
+  edgeMargin,
+  mountGap,
+  openWork,
+  ownHours,
+  pressedHole,
+  runningHole,
+  saved,
+  spent,
+  toSpend,
+} from '../../core/schedule'
 import { FigureRow, Panel, Side } from '../../ui'
 import { Lengths } from './Lengths'
 import { Totals } from './Totals'
@@ -27,6 +41,12 @@ export function FastenersSide() {
       <Panel title="Worked, fits" className="wide:order-1">
         <FigureRow def={runningHole} args={[]} />
         <FigureRow def={pressedHole} args={[]} />
+        <FigureRow def={mountGap} args={[]} />
+      </Panel>
+      <Panel title="Worked, a board" className="wide:order-1">
+        <FigureRow def={boardSpacing} args={[]} />
+        <FigureRow def={boardPilot} args={[]} />
+        <FigureRow def={edgeMargin} args={[]} />
       </Panel>
     </PlanSide>
   )

@@ -4,7 +4,7 @@ import { AtTheBench } from './AtTheBench'
 import { CutPlate } from './CutPlate'
 import { FastenerPlate } from './FastenerPlate'
 import { Fasteners } from './Fasteners'
-import { Fits } from './Fits'
+import { Boards, Fits, Mounts } from './Fits'
 import { FreeTime } from './FreeTime'
 import { Goals } from './Goals'
 import { KitPlate } from './KitPlate'
@@ -24,7 +24,7 @@ import { TaskList } from './TaskList'
 export const sheets = {
   schedule: { plate: SchedulePlate, given: given(SetUpFirst, TaskList, FreeTime), side: ScheduleSide },
   parts: { plate: CutPlate, given: given(Stock, OwnPieces, PartsList), side: PartsSide },
-  fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits), side: FastenersSide },
+  fasteners: { plate: FastenerPlate, given: given(Fasteners, Fits, Boards, Mounts), side: FastenersSide },
   kit: { plate: KitPlate, given: given(LaidOut, ProposedJoints), side: FastenersSide },
   build: { plate: SetUp, given: given(Goals), side: ScheduleSide },
   bench: { plate: AtTheBench, given: given(PutBack, Plugs), side: BenchSide },

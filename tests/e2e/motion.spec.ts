@@ -46,6 +46,7 @@ test('crossed belts from empty: their lengths, a slanting run, and what to swap 
   await expect(page.getByText('reverse the right motor')).toBeVisible()
   await bench.choose('motion.crossed.wentForY', 'front')
   await expect(page.getByText('No wiring explains that')).toBeVisible()
+  await bench.expectMark('The head does not go where it is asked', 'stop')
 })
 
 test('a gantry and a retrofit from empty: racking, the spindle’s place, rack and geared motor, torque', async ({

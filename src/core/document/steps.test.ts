@@ -35,8 +35,10 @@ describe('what stands in a step', () => {
     expect(facts.map((it) => it.split('.').at(-1))).toEqual(['width', 'depth', 'fromOrigin', 'across'])
     expect(ids).toEqual(['motion.squareEnough'])
     const two = setAt(on('gantry'), 'motion.axes.y.motors.value', 2)
-    expect(stepAid('belts', two).facts).toEqual(['motion.axes.x.toneA', 'motion.axes.y.toneA', 'motion.axes.y.toneB'])
-    expect(stepAid('belts', setAt(two, 'motion.kinematics.chosen', 'crossed')).facts).toHaveLength(2)
+    expect(stepAid('belts', two).facts).toEqual(
+      ['x.freeSpan', 'x.toneA', 'y.freeSpan', 'y.toneA', 'y.toneB'].map((it) => `motion.axes.${it}`),
+    )
+    expect(stepAid('belts', setAt(two, 'motion.kinematics.chosen', 'crossed')).facts).toHaveLength(4)
     expect(stepAid('', on('gantry'))).toEqual({ facts: [], verdicts: [], at: null, lists: [] })
   })
 })

@@ -91,14 +91,15 @@ const AIDS: Readonly<Record<string, AidDef>> = {
   'back-settings': { lists: ['settings to put back'], at: ['controller/settings', 'Write and read them back'] },
 }
 
-/** Tones of the belts that this machine has. */
+/** Free span and tone of the belts that this machine has. */
 function tones(bench: Bench): readonly string[] {
   return axisIds(bench).flatMap((id) => {
     const axis = bench.motion.axes[id]
     const isBelted = axis?.drive.chosen === 'belt' || axis?.drive.chosen === 'reducedBelt'
     if (axis === undefined || axis.letter === 'Z' || !isBelted) return []
     const two = axis.motors.value === 2 && bench.motion.kinematics.chosen !== 'crossed'
-    return two ? [`motion.axes.${id}.toneA`, `motion.axes.${id}.toneB`] : [`motion.axes.${id}.toneA`]
+    const span = `motion.axes.${id}.freeSpan`
+    return two ? [span, `motion.axes.${id}.toneA`, `motion.axes.${id}.toneB`] : [span, `motion.axes.${id}.toneA`]
   })
 }
 

@@ -1,6 +1,6 @@
 import { figureOf, type View } from '../bench'
 import { routeBelt } from './beltRoute'
-import { crossedWheels, slantOfUnlike, type CrossedShape } from './crossed'
+import { crossedWheels, deadMotor, slantOfUnlike, wiringFault, type CrossedShape } from './crossed'
 import { pulleyRadius, steps, travelOf } from './figures'
 import { tension } from './driveFigures'
 import type { MotionBench } from './slice'
@@ -175,5 +175,26 @@ export const layersMargin = figure({
   work(view): number {
     const { heightLeft, heightRight, beltWidth } = view.bench.motion.crossed
     return Math.abs(heightLeft - heightRight) - beltWidth - LAYERS_APART
+  },
+})
+
+/** What each finding of the first power-up is as a margin: above 0 all is well. */
+const WIRED = { right: 1, miswired: -1, dead: -2, unexplained: -3 } as const
+
+export const crossedWired = figure({
+  id: 'motion.crossedWired',
+  of: aMotorPair,
+  label: 'First power-up: 1 right, −1 plugs, −2 a dead motor, −3 not explained',
+  quantity: 'count',
+  formula: '\\text{where the head went for } {+X} \\text{ and } {+Y} \\text{ against } x = (a + b)/2,\\ y = (a - b)/2',
+  symbols: {},
+  source: 'The eight signed swaps of two motors, and the diagonals of one alone.',
+  doubt: { none: 'Two choices.' },
+  work(view, _left: string, _right: string): number {
+    const { wentForX, wentForY } = view.bench.motion.crossed
+    if (deadMotor(wentForX, wentForY) !== null) return WIRED.dead
+    const fault = wiringFault(wentForX, wentForY)
+    if (fault === null) return WIRED.unexplained
+    return fault.swapped || fault.reversedA || fault.reversedB ? WIRED.miswired : WIRED.right
   },
 })

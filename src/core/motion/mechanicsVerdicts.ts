@@ -8,6 +8,7 @@ import {
   crossedSlack,
   crossedSlant,
   crossedSlantMargin,
+  crossedWired,
   layersMargin,
   LEAST_SLANT,
 } from './crossedFigures'
@@ -398,6 +399,30 @@ export const driversEnough = verdict({
       head: mark === 'unknown' ? 'Drivers enough?' : 'More motors than drivers',
       why: `${board} on the controller, ${needed} needed. ${why}`,
       next,
+    }
+  },
+})
+
+/** What the first power-up found, by its margin. */
+const WIRED_WORDS: Readonly<Record<string, string>> = {
+  '-1': 'It went another way than it was asked: plugs are swapped, or a motor turns the wrong way round.',
+  '-2': 'It went along a diagonal, or nowhere: a motor does not move its belt.',
+  '-3': 'No wiring explains where it went: a belt slips, or a motor loses its steps.',
+}
+
+/** A head that goes elsewhere runs into its stops at full pull: nothing is run before that is mended. */
+export const crossedGoesRight = verdict({
+  id: 'motion.crossedGoesRight',
+  stage: 'motion',
+  margin: crossedWired,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, margin }) => {
+    if (mark === 'good') return { head: 'The head goes where it is asked', why: 'For +X to the right, for +Y to the back.' }
+    return {
+      head: mark === 'unknown' ? 'Does the head go where it is asked?' : 'The head does not go where it is asked',
+      why: `${WIRED_WORDS[String(margin)] ?? 'Not known yet: ask for a short way along each axis, a hand at the switch.'}${mark === 'unknown' ? '' : ' What to swap, turn or look at stands under the machine; run nothing before.'}`,
+      next: { words: 'Ask for a short way along +X, then +Y', path: 'motion.crossed.wentForX' },
     }
   },
 })

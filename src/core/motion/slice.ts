@@ -3,7 +3,7 @@ import { BELTS, CABLES, CORNERS, LAYERS, MOTORS, POWER_UP, ROLLING } from './act
 import { axisShape, labelOfAxis } from './axisSlice'
 import { KINEMATICS, GUIDES, type Kinematics } from './kinematics'
 import { ROCKS, ROLLS, TURNS } from './wheels'
-import { WAYS } from './crossed'
+import { WAYS } from './ways'
 import { cutsBars, cutsEndPlates, cutsGuides } from './cutList'
 
 const movedBy =

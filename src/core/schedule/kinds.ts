@@ -1,3 +1,5 @@
+import type { KindId } from './kindIds'
+
 /** A kind of part in a kit's bag: its name, how it is told from what looks alike, and what it is for. */
 export interface PartKind {
   readonly name: string
@@ -36,7 +38,4 @@ export const KINDS = {
   supply: kind('Supply', 'Supplies', 'Its label says volts and amps'),
   endSwitch: kind('End switch', 'End switches', 'Small, with a lever or a light gap, two or three wires'),
   chain: kind('Cable chain', 'Cable chains', 'Links that bend one way'),
-} as const satisfies Readonly<Record<string, PartKind>>
-
-export type KindId = keyof typeof KINDS
-export const KIND_IDS = Object.keys(KINDS) as readonly KindId[]
+} as const satisfies Readonly<Record<KindId, PartKind>>

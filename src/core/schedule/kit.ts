@@ -1,6 +1,6 @@
 import type { Into, ThreadName } from '../fasteners'
 import { cutListOf, type Drive, type Guides, type Kinematics } from '../motion'
-import type { KindId } from './kinds'
+import type { KindId } from './kindIds'
 
 /** What of a machine says what a kit of it has. */
 export interface KitMachine {

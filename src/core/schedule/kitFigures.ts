@@ -1,7 +1,7 @@
 import { figureOf, NotYet, valuesOf } from '../bench'
 import type { MotionBench } from '../motion'
 import { kitGaps, kitWants, type KitGap, type KitMachine } from './kit'
-import type { KindId } from './kinds'
+import type { KindId } from './kindIds'
 import type { PlanBench } from './slice'
 
 type KitBench = PlanBench & MotionBench

@@ -2,7 +2,7 @@ import { bare, choice, fact, flag, group, just, many, maybeMoment, orNull, someO
 import { BOARDS, INTO, THREAD_NAMES, type Into } from '../fasteners'
 import { cutsBars, cutsGuides } from '../motion'
 import { MATERIAL_IDS } from '../safety'
-import { KIND_IDS } from './kinds'
+import { KIND_IDS } from './kindIds'
 
 /** What is built. */
 export const BUILDS = { new: 'from single parts', kit: 'from a kit', retrofit: 'onto a machine that is there' } as const

@@ -49,7 +49,8 @@ const SHOTS: readonly Shot[] = [
       await page.locator('[data-todo]').first().waitFor()
     },
   },
-  { name: 'power', act: (page) => open(page, 'power', 'signal') },
+  { name: 'power-wiring', act: (page) => open(page, 'power', 'wiring') },
+  { name: 'power-signal', dark: true, act: (page) => open(page, 'power', 'signal') },
   {
     name: 'controller-settings',
     dark: true,

@@ -3,6 +3,7 @@ import { emptyBench, instrument, type Bench } from '../core/document'
 import type { Axis } from '../core/motion'
 import type { UnitId } from '../core/units'
 import { listedFact, type AxisSettings } from '../core/controller'
+import { HERON_WIRING } from './demoWiring'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
@@ -124,6 +125,7 @@ export function heron(id = 'heron'): BenchBundle {
     },
     electrical: {
       ...blank.electrical,
+      ...HERON_WIRING,
       timerClock: stated(16e6, '16', 'MHz', 0),
       pwmFrequency: stated(5000, '5', 'kHz', 50),
       fullPower: count(1000),

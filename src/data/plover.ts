@@ -1,4 +1,5 @@
 import type { Fact, Origin } from '../core/bench'
+import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
@@ -101,6 +102,7 @@ export function plover(id = 'plover'): BenchBundle {
         carriageDepth: given(80, '80', 'mm', 1),
       },
     },
+    electrical: { ...blank.electrical, ...PLOVER_WIRING },
     optics: {
       ...blank.optics,
       power: given(2.2, '2.2', 'W', 0.2),

@@ -32,6 +32,8 @@ interface Session {
   readonly stepDrafts: Readonly<Record<string, StepDraft>>
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
+  /** The block of the wiring that is brought out; null: the first. */
+  readonly blockId: string | null
   /** The reading that the plate brings out. */
   readonly pointedReading: string | null
   /** Axis the pointer rests on. */
@@ -63,6 +65,7 @@ export const useSession = create<Session>()(() => ({
   stepId: null,
   stepDrafts: {},
   runId: null,
+  blockId: null,
   pointedReading: null,
   pointedAxis: null,
   head: null,
@@ -225,6 +228,7 @@ export function isOnNameplate(path: Path): boolean {
 function belongingOf(path: Path): Partial<Session> {
   const [slice, list, id] = path.split('.')
   if (list === 'axes' && id !== undefined) return { axisId: id }
+  if (list === 'blocks' && id !== undefined) return { blockId: id }
   if (slice !== 'calibrate' || placeOf(path)?.part !== 'run') return {}
   return { runId: list === 'runs' && id !== undefined ? id : NEXT_RUN }
 }

@@ -78,13 +78,18 @@ export class Driver {
     await expect(this.page).toHaveURL(new RegExp(`${address}(/\\w+)?$`))
   }
 
-  /** Paths of all facts that have a field on the sheet that is open, for each axis in turn where they are chosen. */
+  /** Paths of all facts that have a field on the sheet that is open, for each axis or block in turn where they are chosen. */
   async fieldsShown(): Promise<readonly string[]> {
     const shown = async (): Promise<string[]> =>
       this.page.locator('main [data-fact]').evaluateAll((all) => all.map((it) => it.getAttribute('data-fact') ?? ''))
     const found = await shown()
     for (const axis of await this.page.getByRole('button', { name: /^([XYZ] axis|(left|right) motor)$/ }).all()) {
       await axis.click()
+      found.push(...(await shown()))
+    }
+    const blocks = this.page.getByLabel('Block that is shown')
+    for (const option of (await blocks.count()) === 0 ? [] : await blocks.locator('option').all()) {
+      await blocks.selectOption((await option.getAttribute('value')) ?? '')
       found.push(...(await shown()))
     }
     return found

@@ -51,7 +51,8 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'solved for, or worked along a path or from a table of a standard': [
     ...['motion.centreDistance', 'motion.windingSpeed', 'motion.crossedBeltLength', 'motion.crossedSlack', 'plan.routedBelt'],
     ...['motion.cornerFocusError', 'motion.cornerSpotGrowth', 'safety.limitWatching', 'safety.limitGlance'],
-    'electrical.settingFollows',
+    ...['electrical.settingFollows', 'electrical.blockVolts', 'electrical.dropRoom', 'electrical.wireAmps'],
+    ...['electrical.wireDrop', 'electrical.wireRoom', 'electrical.fuseRoom'],
   ],
 }
 const WORDS = new Set(Object.values(IN_WORDS).flat())

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { lusolve, matrix, type Matrix } from 'mathjs'
+import { lusolve, matrix } from 'mathjs'
 import { describe, expect, it } from 'vitest'
 import {
   carries,
@@ -213,7 +213,9 @@ function byMathjs({ source, volts, wires, loads }: Rail): ReadonlyMap<string, nu
       const own = loads.filter((load) => load.node === nodes[i])
       return it - own.reduce((sum, load) => sum + load.watts / v[i]! + load.amps, 0)
     })
-    const next = (lusolve(matrix(g), right) as Matrix).toArray().map((row) => Number((row as number[])[0]))
+    const next = lusolve(matrix(g), right)
+      .toArray()
+      .map((row) => Number((row as number[])[0]))
     if (next.some((it) => !(it > 0.25 * volts))) return null
     const moved = Math.max(...next.map((it, i) => Math.abs(it - v[i]!)))
     v = next

@@ -11,4 +11,5 @@ export const electricalMigrations: readonly Migration[] = [
       followsSpeed: thenChosen('no'),
     }),
   },
+  { to: 8, why: 'a bench got its wiring', up: (electrical) => ({ blocks: {}, wires: {}, ...electrical }) },
 ]

@@ -1,11 +1,104 @@
-import { choice, fact, group, type Of } from '../bench'
+import { bare, choice, fact, group, many, text, word, type Labelled, type Of, type SeeBeside, type When } from '../bench'
+import { BLOCK_IDS, roleOf, WIRE_KINDS, type BlockId, type Role } from './blocks'
+import { GAUGES } from './gauges'
 
 /** Whether the controller makes the power follow the speed of the head. */
 export const FOLLOWS = { yes: 'follows the speed', no: 'stays as commanded' } as const
 
-/** The signal that carries the power. */
+const isRole =
+  (...roles: readonly Role[]): When =>
+  (see: SeeBeside) =>
+    roles.includes(roleOf(see.beside('kind') as BlockId))
+const hasVolts: When = (see) => isRole('source', 'converter', 'load')(see) && see.beside('kind') !== 'motorSupply'
+
+/** A block of the wiring: what its label says, and where it is drawn. */
+export const blockShape = group(
+  {
+    order: bare(),
+    kind: word(BLOCK_IDS),
+    name: text(1, 60),
+    /** Where it is drawn, in columns and rows of the drawing. */
+    x: bare({ min: -50, max: 50 }),
+    y: bare({ min: -50, max: 50 }),
+    volts: fact({
+      when: hasVolts,
+      label: 'Voltage',
+      quantity: 'voltage',
+      min: 0.5,
+      max: 400,
+      how: 'A source: what it gives. Anything else: what its label says.',
+    }),
+    least: fact({
+      when: isRole('load'),
+      label: 'Works from',
+      quantity: 'voltage',
+      min: 0,
+      max: 400,
+      how: 'The lowest voltage of its data sheet.',
+    }),
+    most: fact({ when: isRole('load'), label: 'Bears at most', quantity: 'voltage', min: 0.5, max: 400 }),
+    amps: fact({
+      when: isRole('source', 'converter', 'load'),
+      label: 'Current',
+      quantity: 'current',
+      min: 0.001,
+      max: 200,
+      how: 'A source: what it can give. A load: what it takes at its voltage at the worst moment.',
+    }),
+    efficiency: fact({
+      when: isRole('converter'),
+      label: 'Efficiency',
+      quantity: 'ratio',
+      min: 0.1,
+      max: 1,
+      unit: 'percent',
+      assume: { value: 88, halfWidth: 5, unit: 'percent' },
+    }),
+  },
+  { part: 'wiring' },
+)
+
+/** A pair of wires between two blocks. */
+export const wireShape = group(
+  {
+    order: bare(),
+    from: text(1, 60),
+    to: text(1, 60),
+    kind: word(WIRE_KINDS),
+    colour: text(0, 40),
+    connector: text(0, 60),
+    length: fact({
+      label: 'Length, one way',
+      quantity: 'length',
+      min: 1,
+      max: 50_000,
+      assume: { value: 500, halfWidth: 200, unit: 'mm' },
+    }),
+    gauge: choice({ label: 'Wire', options: GAUGES, assume: { chosen: 'awg20', others: ['awg22', 'awg18'] } }),
+    fuse: fact({ label: 'Fuse', quantity: 'current', min: 0.05, max: 100, how: 'Where there is none, leave it open.' }),
+  },
+  { part: 'wiring' },
+)
+
+/** “Voltage, Diode head”. */
+function ofBlock({ label, thing }: Labelled<Block>): string {
+  return `${label}, ${thing.name}`
+}
+
+/** “Fuse, Supply to Diode head”. */
+function ofWire({ label, thing, see }: Labelled<Wire>): string {
+  const name = (id: string): string => {
+    const said = see(`electrical.blocks.${id}.name`)
+    return typeof said === 'string' ? said : 'nothing'
+  }
+  return `${label}, ${name(thing.from)} to ${name(thing.to)}`
+}
+
+/** The wiring, and the signal that carries the power. */
 export const electricalShape = group(
   {
+    blocks: many(blockShape, { label: ofBlock }),
+    wires: many(wireShape, { label: ofWire }),
     timerClock: fact({
       label: 'Clock of the power timer',
       quantity: 'frequency',
@@ -45,6 +138,8 @@ export const electricalShape = group(
 )
 
 export type Electrical = Of<typeof electricalShape>
+export type Block = Of<typeof blockShape>
+export type Wire = Of<typeof wireShape>
 export interface ElectricalBench {
   readonly electrical: Electrical
 }

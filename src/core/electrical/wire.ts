@@ -1,26 +1,9 @@
 import { requireInRange } from '../units'
+import type { Gauge } from './gauges'
 
 /** Resistivity of annealed copper at 20 °C, Ω·m, and its change with temperature, 1/K. Source: IEC 60028. */
 const COPPER = { resistivity: 1.7241e-8, perKelvin: 0.00393 }
 const AT = 20
-
-/** Wires as they are sold. */
-export const GAUGES = {
-  awg26: 'AWG 26',
-  awg24: 'AWG 24',
-  awg22: 'AWG 22',
-  awg20: 'AWG 20',
-  awg18: 'AWG 18',
-  awg16: 'AWG 16',
-  awg14: 'AWG 14',
-  mm025: '0.25 mm²',
-  mm050: '0.5 mm²',
-  mm075: '0.75 mm²',
-  mm100: '1 mm²',
-  mm150: '1.5 mm²',
-  mm250: '2.5 mm²',
-} as const
-export type Gauge = keyof typeof GAUGES
 
 /**
  * Diameter of a solid wire by its American gauge: 0.127 mm · 92^((36 − n)/39).
@@ -33,7 +16,12 @@ export function gaugeDiameter(gauge: number): number {
   return 0.127 * 92 ** ((36 - gauge) / 39)
 }
 
-/** Section of a wire of the list, mm²: of a gauge that of its solid wire. Source: ASTM B258; IEC 60228 for the sizes in mm². */
+/**
+ * Section of a wire of the list: of a gauge that of its solid wire.
+ * @returns mm². @throws {RangeError} never for a wire of the list.
+ * Valid: the wires of the list. Source: ASTM B258; IEC 60228 for the sizes in mm².
+ * @example sectionOf('awg22') // 0.3255
+ */
 export function sectionOf(gauge: Gauge): number {
   return gauge.startsWith('awg') ? (Math.PI / 4) * gaugeDiameter(Number(gauge.slice(3))) ** 2 : Number(gauge.slice(2)) / 100
 }
@@ -68,7 +56,7 @@ const CARRIES: readonly (readonly [sectionMm2: number, amps: number])[] = [
 
 /**
  * Current that a copper wire may carry, A: the largest listed section that is not above it.
- * @param gauge Of the list. @returns A.
+ * @param gauge Of the list. @returns A. @throws {RangeError} never for a wire of the list.
  * Valid: PVC, few loaded circuits together. Source: IEC 60204-1 table 6 B1 at 40 °C for 1 mm² and more (from memory); AWG 22
  * and 18, and what lies between (common practice).
  * @example carries('awg22') // 3

@@ -28,7 +28,7 @@ function WorkedMachine({ bench }: { readonly bench: Bench }) {
         {scans && <FigureRow def={wantedRunOut} args={[axisId]} />}
         {mirrors && scans && <Gear axisId={axisId} />}
       </Panel>
-      <WorkedKind kinematics={kinematics} />
+      {(mirrors || kinematics === 'crossed') && <WorkedKind kinematics={kinematics} />}
       {!mirrors && (
         <Panel title="Worked, the machine" className="wide:order-1">
           <FigureRow def={frameWidth} args={[]} />

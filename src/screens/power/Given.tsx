@@ -13,8 +13,8 @@ export function SignalGiven() {
         </Sentence>
       </Panel>
       <p className="border-y border-dashed border-second py-3">
-        <strong className="font-[650]">Supplies, wire, driver and heat are not built yet.</strong> Until then: never unplug a
-        motor under power, let the beam’s supply off while you change wires, and leave mains to licensed hands.
+        <strong className="font-[650]">Driver, filter, cooling and the safety chain are not built yet.</strong> Until then: never
+        unplug a motor under power, let the beam’s supply off while you change wires, and leave mains to licensed hands.
       </p>
     </div>
   )

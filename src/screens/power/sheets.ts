@@ -1,5 +1,10 @@
 import { SignalGiven } from './Given'
-import { SignalSide } from './Side'
+import { SignalSide, WiringSide } from './Side'
 import { SignalPlate } from './SignalPlate'
+import { WiringGiven } from './WiringGiven'
+import { WiringPlate } from './WiringPlate'
 
-export const sheets = { signal: { plate: SignalPlate, given: SignalGiven, side: SignalSide } }
+export const sheets = {
+  wiring: { plate: WiringPlate, given: WiringGiven, side: WiringSide },
+  signal: { plate: SignalPlate, given: SignalGiven, side: SignalSide },
+}

@@ -1,0 +1,70 @@
+import { setAt, templateOf, valuesOf } from '../core/bench'
+import { BLOCKS, blockShape, laidOut, wireShape, type Block, type BlockId, type Wire, type WireKind } from '../core/electrical'
+import { newId } from '../data/ids'
+import { editBench } from './benchStore'
+import type { Told } from './told'
+
+/** Puts a block of a kind onto the drawing, below what is there in its column. */
+export function addBlock(kind: BlockId, column: number): Told {
+  return editBench(`a ${BLOCKS[kind].name.toLowerCase()}`, (bench) => {
+    const blocks = valuesOf(bench.electrical.blocks)
+    const alike = blocks.filter((it) => it.kind === kind).length
+    const name = alike === 0 ? BLOCKS[kind].name : `${BLOCKS[kind].name} ${alike + 1}`
+    const rows = blocks.filter((it) => Math.round(it.x) === column).map((it) => it.y)
+    const y = rows.length === 0 ? 0 : Math.max(...rows) + 1
+    const order = 1 + Math.max(0, ...blocks.map((it) => it.order))
+    return setAt(bench, `electrical.blocks.${newId()}`, templateOf(blockShape, { order, kind, name, x: column, y }))
+  })
+}
+
+/** Changes a block's plain values: its name, its place. */
+export function editBlock(id: string, patch: Partial<Pick<Block, 'name' | 'x' | 'y'>>, words: string): Told {
+  return editBench(words, (bench) => {
+    const block = bench.electrical.blocks[id]
+    return block === undefined ? bench : setAt(bench, `electrical.blocks.${id}`, { ...block, ...patch })
+  })
+}
+
+/** Takes a block away, with the wires that go to it; one undo step. */
+export function removeBlock(id: string): Told {
+  return editBench('a block taken away', (bench) => {
+    const wires = Object.entries(bench.electrical.wires).filter(([, it]) => it.from !== id && it.to !== id)
+    const without = setAt(bench, `electrical.blocks.${id}`, undefined)
+    return setAt(without, 'electrical.wires', Object.fromEntries(wires))
+  })
+}
+
+/** Joins two blocks, from the side of the source. */
+export function addWire(from: string, to: string, kind: WireKind): Told {
+  return editBench('a wire', (bench) => {
+    const order = 1 + Math.max(0, ...valuesOf(bench.electrical.wires).map((it) => it.order))
+    const made = templateOf(wireShape, { order, from, to, kind, colour: '', connector: '' })
+    return setAt(bench, `electrical.wires.${newId()}`, made)
+  })
+}
+
+/** Changes a wire's plain values: its kind, its ends, its colour, its connector. */
+export function editWire(id: string, patch: Partial<Pick<Wire, 'kind' | 'from' | 'to' | 'colour' | 'connector'>>): Told {
+  return editBench('a wire', (bench) => {
+    const wire = bench.electrical.wires[id]
+    return wire === undefined ? bench : setAt(bench, `electrical.wires.${id}`, { ...wire, ...patch })
+  })
+}
+
+export function removeWire(id: string): Told {
+  return editBench('a wire taken away', (bench) => setAt(bench, `electrical.wires.${id}`, undefined))
+}
+
+/** Lays all blocks out again, by what feeds what. */
+export function layOutWiring(): Told {
+  return editBench('the wiring laid out', (bench) => {
+    const { blocks, wires } = bench.electrical
+    const inOrder = Object.entries(blocks).sort(([, p], [, q]) => p.order - q.order)
+    const places = laidOut(
+      inOrder.map(([id, { kind, name }]) => ({ id, kind, name })),
+      Object.entries(wires).map(([id, { from, to, kind }]) => ({ id, from, to, kind })),
+    )
+    const moved = inOrder.map(([id, it]) => [id, { ...it, x: places.get(id)?.column ?? it.x, y: places.get(id)?.row ?? it.y }])
+    return setAt(bench, 'electrical.blocks', Object.fromEntries(moved))
+  })
+}

@@ -1,7 +1,8 @@
 import { setAt, templateOf, valuesOf } from '../core/bench'
 import { BLOCKS, blockShape, laidOut, wireShape, type Block, type BlockId, type Wire, type WireKind } from '../core/electrical'
 import { newId } from '../data/ids'
-import { editBench } from './benchStore'
+import { writeWiring } from '../data/wiringCsv'
+import { editBench, useBenchStore } from './benchStore'
 import type { Told } from './told'
 
 /** Puts a block of a kind onto the drawing, below what is there in its column. */
@@ -53,6 +54,12 @@ export function editWire(id: string, patch: Partial<Pick<Wire, 'kind' | 'from' |
 
 export function removeWire(id: string): Told {
   return editBench('a wire taken away', (bench) => setAt(bench, `electrical.wires.${id}`, undefined))
+}
+
+/** The wiring list of the open bench as CSV. */
+export function wiringToCsv(): Promise<string> {
+  const { bench } = useBenchStore.getState()
+  return bench === null ? Promise.resolve('') : writeWiring(bench)
 }
 
 /** Lays all blocks out again, by what feeds what. */

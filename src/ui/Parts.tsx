@@ -11,7 +11,7 @@ export function Parts({ of, open }: { readonly of: StageDef; readonly open: stri
       .join(),
   )
   return (
-    <nav className="no-print mt-3 flex shrink-0 gap-1 overflow-x-auto border-b border-ink" aria-label={`Parts of ${of.name}`}>
+    <nav className="no-print mt-3 flex shrink-0 flex-wrap gap-x-1 border-b border-ink" aria-label={`Parts of ${of.name}`}>
       {of.parts
         .filter((it) => shown.split(',').includes(it.id) || it.id === open)
         .map(({ id, name }, i) => (

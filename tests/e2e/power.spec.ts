@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from './driver'
 
 test('a head is wired from nothing: the wrong rail is a stop at its block, a converter and a thicker wire mend it', async ({
@@ -73,6 +74,23 @@ test('the demo’s thin lead to its head is found on the drawing, and mended the
   await page.locator('[data-wire-row="Converter to 12 V to Diode head"] [data-fact$=".gauge"]').click()
   await page.getByRole('dialog').getByRole('button', { name: 'AWG 18', exact: true }).click()
   await bench.expectMark(/Little is lost on the way to Diode head/, 'good')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Wiring list' }).click()
+  expect(readFileSync(await (await download).path(), 'utf8')).toContain(
+    'Converter to 12 V,Diode head,rail,yellow and black,AWG 18,2900,three-pole plug,',
+  )
+  const drawn = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Drawing as SVG' }).click()
+  const svg = readFileSync(await (await drawn).path(), 'utf8')
+  expect(svg).toMatch(/^<\?xml[\s\S]*<svg[\s\S]*Diode head/)
+  expect(svg).not.toContain('var(--')
+  const painted = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Drawing as PNG' }).click()
+  expect(
+    readFileSync(await (await painted).path())
+      .subarray(1, 4)
+      .toString(),
+  ).toBe('PNG')
   // The supply of the motors is the fact that Motion reckons with.
   await bench.type('motion.motorVoltage', '36', { origin: 'stated', plusMinus: '0.2' }, 'power')
   await bench.expectMark('Motors and drivers does not have its voltage', 'stop')

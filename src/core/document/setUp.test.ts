@@ -72,6 +72,28 @@ describe('an empty bench set up from what is wanted', () => {
     expect([axis(again, 'X')?.drive, again.motion.wantedSpeed]).toEqual([axis(empty, 'X')?.drive, empty.motion.wantedSpeed])
   })
 
+  it('set up again as another machine, open tasks of the first go, what is done and one’s own stays', () => {
+    const first = setUp({ kinematics: 'gantry' })
+    const [cut, drill] = Object.entries(first.plan.tasks).sort(([, p], [, q]) => p.order - q.order)
+    const own = { ...drill![1], name: 'Sweep the shed', kind: '', order: 99, needs: { [drill![0]]: true as const } }
+    const worked = setAt(setAt(first, `plan.tasks.${cut![0]}.done`, '2026-11-20T10:00:00'), 'plan.tasks.own', own)
+    const again = setUpBench(worked, wish({ kinematics: 'retrofit' }), () => crypto.randomUUID())
+    const names = Object.values(again.plan.tasks).map((it) => it.name)
+    expect(names).toEqual(expect.arrayContaining([cut![1].name, 'Sweep the shed', 'Take the spindle out']))
+    expect(names).not.toContain(drill![1].name)
+    expect(again.plan.tasks['own']?.needs).toEqual({})
+  })
+
+  it('from a kit is sorted before anything is joined; a change-over has its plugs, and notes when it was planned', () => {
+    const kit = Object.values(setUp({ build: 'kit' }).plan.tasks).map((it) => it.kind)
+    expect([kit.includes('tip'), kit.includes('cut')]).toEqual([true, false])
+    const at = '2026-11-20T10:00:00.000Z'
+    const planned = setUpBench(empty, wish({ kinematics: 'retrofit' }), counted(), at)
+    expect([planned.plan.changeOver, Object.keys(planned.plan.plugs).length > 3]).toEqual([at, true])
+    const later = setUpBench(planned, wish({ kinematics: 'retrofit' }), () => crypto.randomUUID(), '2026-12-01T10:00:00.000Z')
+    expect([later.plan.changeOver, later.plan.plugs]).toEqual([at, planned.plan.plugs])
+  })
+
   it('gets a Z axis for thick or round work alone; sheet is followed by a gauge block, mirrors have none', () => {
     const hasZ = (over: Partial<Wish>) => axis(setUp(over), 'Z') !== undefined
     expect([hasZ({}), hasZ({ height: said(10) }), hasZ({ height: said(11) }), hasZ({ rotary: true })]).toEqual([

@@ -4,6 +4,7 @@ import type { Bench } from '../../core/document'
 import { addBlock, addWire, editBlock, editWire, layOutWiring, removeBlock, removeWire, useBenchStore } from '../../state'
 import { ChoiceField, FactField, Panel, PlainField, SelectOf, Sentence, TakeAway } from '../../ui'
 import { useChosenBlock } from './chosenBlock'
+import { WiringOut } from './WiringOut'
 import { findingsOf, inOrder } from './WiringPlate'
 
 /** What the labels say of the chosen block, the wires, and a short library of blocks to add. */
@@ -25,6 +26,7 @@ export function WiringGiven() {
       <AddBlock />
       <Chosen bench={bench} />
       <Wires bench={bench} />
+      <WiringOut />
       <p className="max-w-[46rem] text-[13px] text-second">
         Mains is left to licensed hands and local codes. Let the supply off, and wait for its capacitors, before a wire is
         changed; never unplug a motor under power.
@@ -173,6 +175,24 @@ function WireRow({
       />
       <FactField path={at('length')} small /> <ChoiceField path={at('gauge')} />
       <span className="text-second">fuse</span> <FactField path={at('fuse')} small />
+      <PlainField
+        label={`Colour of ${name}`}
+        hideLabel
+        words
+        value={wire.colour}
+        placeholder="colour"
+        className="w-32"
+        keep={(colour) => editWire(id, { colour: colour.trim() })}
+      />
+      <PlainField
+        label={`Connector of ${name}`}
+        hideLabel
+        words
+        value={wire.connector}
+        placeholder="connector"
+        className="w-36"
+        keep={(connector) => editWire(id, { connector: connector.trim() })}
+      />
       <TakeAway what={`Take the wire ${name} away`} act={() => removeWire(id)} />
     </li>
   )

@@ -1,17 +1,30 @@
 import 'fake-indexeddb/auto'
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { shownNumber } from '../core/bench'
+import { setAt, shownNumber, type BenchRecord } from '../core/bench'
+import { writtenTitle } from '../core/controller'
 import { axisIds, emptyBench, engineFor, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { plover } from '../data/plover'
 import { openInStore, undo, useBenchStore } from './benchStore'
 import { loadChecking } from './checking'
+import { settingsToPutBack } from './controller'
 import { addMachineParts, machineParts } from './machineParts'
 import { partsFromCsv, partsToCsv } from './partsCsv'
 
 const csv = (text: string): File => new File([text], 'parts.csv')
 
-import { addRow, calendarFile, editRow, moveRow, planNow, removeRow, takeUsualTasks, takeWayBack, tickTask } from './plan'
+import {
+  addRow,
+  beginTask,
+  calendarFile,
+  editRow,
+  moveRow,
+  planNow,
+  removeRow,
+  takeUsualTasks,
+  takeWayBack,
+  tickTask,
+} from './plan'
 import { moveHead, useSession } from './session'
 import { reasonOf } from './told'
 
@@ -93,6 +106,19 @@ describe('tasks from the machine', () => {
     undo()
     expect(state().plan.tasks).toEqual({})
   })
+})
+
+it('what is written into a machine before the first tick goes back too, from when the change-over was planned', () => {
+  open(setAt(plover().bench, 'plan.changeOver', '2026-11-20T09:00:00.000Z'))
+  const wrote = (at: string, old: string, now: string): BenchRecord =>
+    ({ at, stage: 'controller', title: writtenTitle('X steps', old, now), note: '' }) as BenchRecord
+  useBenchStore.setState({ records: [wrote('2026-11-19T10:00:00.000Z', '390.000', '400.000')] })
+  expect(settingsToPutBack()).toEqual([])
+  useBenchStore.setState({ records: [wrote('2026-11-20T10:00:00.000Z', '400.000', '401.200')] })
+  expect(settingsToPutBack().map(({ before, now }) => [before, now])).toEqual([['400.000', '401.200']])
+  // A step that was begun before it was planned counts from there.
+  beginTask(Object.keys(state().plan.tasks)[0] ?? '')
+  expect(state().plan.tasks[Object.keys(state().plan.tasks)[0] ?? '']?.begun).toMatch(/^\d{4}-\d\d-\d\dT\d\d:\d\d:00$/)
 })
 
 it('a step whose picture cannot be read is done all the same, and says that nothing was written down', async () => {

@@ -76,7 +76,8 @@ function optionOf(
   look: ChartLook,
 ): Record<string, unknown> {
   const { ink, second, teal, font, paper } = look
-  const line = (at: object, words: string, color: string, type: string) => ({
+  // Upright lines are named half way up, where the curve rarely is; the paper behind a name keeps any line off it.
+  const line = (at: { readonly xAxis: number } | { readonly yAxis: number }, words: string, color: string, type: string) => ({
     ...at,
     lineStyle: { color, type, width: 1.2 },
     label: {
@@ -84,7 +85,7 @@ function optionOf(
       color,
       fontFamily: font,
       fontSize: 11.5,
-      position: 'insideEndTop',
+      position: 'xAxis' in at ? 'insideMiddleTop' : 'insideEndTop',
       backgroundColor: paper,
       padding: [2, 4],
     },

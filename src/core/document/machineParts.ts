@@ -12,9 +12,13 @@ export type WantedPart = Omit<PlanPart, 'order'>
  * cut from. Lengths that are not known yet ask for nothing.
  */
 export function wantedParts(engine: Engine<Bench>): readonly WantedPart[] {
-  const listed = valuesOf(engine.bench.plan.parts)
+  const [names, covered] = [new Set<string>(), new Set<string>()]
+  for (const { name, covers } of valuesOf(engine.bench.plan.parts)) {
+    names.add(name)
+    covered.add(covers)
+  }
   return [...stock(engine), ...belts(engine), ...plates(engine), ...drives(engine), ...electrics(engine)].filter(
-    (it) => !listed.some(({ name, covers }) => name === it.name || (covers !== '' && covers === it.covers)),
+    (it) => !names.has(it.name) && (it.covers === '' || !covered.has(it.covers)),
   )
 }
 

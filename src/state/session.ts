@@ -32,6 +32,8 @@ interface Session {
   readonly stepDrafts: Readonly<Record<string, StepDraft>>
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
+  /** A machine's list of settings that was pasted and is not taken yet. */
+  readonly pastedListing: string
   /** The block of the wiring that is brought out; null: the first. */
   readonly blockId: string | null
   /** The reading that the plate brings out. */
@@ -65,6 +67,7 @@ export const useSession = create<Session>()(() => ({
   stepId: null,
   stepDrafts: {},
   runId: null,
+  pastedListing: '',
   blockId: null,
   pointedReading: null,
   pointedAxis: null,
@@ -140,6 +143,7 @@ export function swapDrafts(left: string | null, opened: string): void {
     drafts: keptDrafts()[opened] ?? {},
     ...keptStep(opened),
     runId: null,
+    pastedListing: '',
     lastTools: {},
     cautionsTicked: [],
     burnFrom: null,

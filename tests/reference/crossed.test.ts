@@ -4,6 +4,7 @@ import { setAt } from '../../src/core/bench'
 import { emptyBench, engineFor, judgeAll } from '../../src/core/document'
 import {
   cableLength,
+  cornerWays,
   crossedPlay,
   deadMotor,
   headFor,
@@ -68,6 +69,7 @@ it('a cable reaches every place of the head, along the bars (by trying all place
         for (let y = 0; y <= 300; y += 50) far = Math.max(far, Math.abs(x - controllerX) + Math.abs(y - controllerY))
       const run = { travelX: 400, travelY: 300, controllerX, controllerY, up: 250, spare: 0.1 }
       expect(cableLength(run)).toBeCloseTo((far + 250) * 1.1, 9)
+      expect(cornerWays(run)[0]?.way).toBeCloseTo(far, 9)
     }),
   )
 })

@@ -14,6 +14,7 @@ import {
   sectionOf,
   solveRail,
   wireResistance,
+  type Gauge,
   type Rail,
 } from '../../src/core/electrical'
 
@@ -38,8 +39,10 @@ describe('copper wire', () => {
     expect(wireResistance(2000, sectionOf('awg22'), 21) / there).toBeCloseTo(1.00393, 6)
   })
 
-  it('carries 3 A of AWG 22 and 7 A of AWG 18 (common practice), 13.5 A of 1.5 mm² (IEC 60204-1 table 6, from memory)', () => {
-    expect([carries('awg22'), carries('awg18'), carries('mm150')]).toEqual([3, 7, 13.5])
+  it('carries 3 A of AWG 22 and 7 A of AWG 18 (common practice), 8.6 to 18.3 A of 0.75 to 2.5 mm² (IEC 60204-1 table 6, from memory)', () => {
+    expect(['awg22', 'awg18', 'mm075', 'mm100', 'mm150', 'mm250'].map((it) => carries(it as Gauge))).toEqual([
+      3, 7, 8.6, 10.3, 13.5, 18.3,
+    ])
   })
 })
 

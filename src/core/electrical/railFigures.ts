@@ -5,7 +5,7 @@ import { solveRail, type RailLoad, type RailState } from './network'
 import type { ElectricalBench } from './slice'
 import { aLoad, aRailWire, aSource } from './subjects'
 import { carries, sectionOf, wireResistance } from './wire'
-import { reachOf, type WiredBlock, type WiredPair } from './wiring'
+import { reachOf, wiringFindings, type WiredBlock, type WiredPair } from './wiring'
 
 type WiredBench = ElectricalBench & MotionBench
 const figure = figureOf<WiredBench>()
@@ -77,6 +77,7 @@ export const railState = figure({
   work(view, source: string): RailState {
     const { blocks, wires } = wiringOf(view)
     const reach = reachOf(source, blocks, wires)
+    requireSound(reach.blocks, blocks, wires)
     const pairs = reach.wires.map(({ id, from, to }) => {
       const { length, gauge } = wireOf(view, id)
       return { id, from, to, ohms: 2 * wireResistance(length, sectionOf(gauge)) }
@@ -91,6 +92,16 @@ export const railState = figure({
     return solved.value
   },
 })
+
+/** What to mend before a rail can be worked: two sources on it, or converters in a ring. @throws {NotYet} saying so. */
+function requireSound(reached: readonly string[], blocks: readonly WiredBlock[], wires: readonly WiredPair[]): void {
+  for (const { code, block } of wiringFindings(blocks, wires)) {
+    if (block === undefined || !reached.includes(block)) continue
+    const name = blocks.find((it) => it.id === block)?.name ?? ''
+    if (code === 'two-sources') throw new NotYet(`leave one source to ${name}, of the two that feed it`)
+    if (code === 'converter-loop') throw new NotYet(`feed ${name} from a supply: it stands in a ring of converters`)
+  }
+}
 
 /** The source that feeds a block. @throws {NotYet} where none does. */
 function feederOf(view: View<WiredBench>, blockId: string): string {
@@ -204,8 +215,10 @@ export const wireAmps = figure({
   doubt: 'nudge',
   work(view, id: string): number {
     const { from, to } = wireOf(view, id)
-    const source =
-      roleOf(blockOf(view, from).kind) === 'contact' || roleOf(blockOf(view, from).kind) === 'load' ? feederOf(view, to) : from
+    const [begin, end] = [from, to].map((it) => view.bench.electrical.blocks[it])
+    if (begin === undefined || end === undefined) throw new NotYet('join both ends of this wire')
+    const leavesSource = roleOf(begin.kind) === 'source' || roleOf(begin.kind) === 'converter'
+    const source = leavesSource ? from : feederOf(view, to)
     return view.figure(railState, source).amps.get(id) ?? Number.NaN
   },
 })

@@ -8,6 +8,15 @@ const verdict = verdictOf<ElectricalBench & MotionBench>()
 const block = (id: string, key: string): string => `electrical.blocks.${id}.${key}`
 const wire = (id: string, key: string): string => `electrical.wires.${id}.${key}`
 
+/** “from Supply to Diode head”; an end that hangs free is said to be nothing. */
+function wireName(id: string, word: (path: string) => string): string {
+  const end = (key: 'from' | 'to'): string => {
+    const name = word(block(word(wire(id, key)), 'name'))
+    return name === 'undefined' ? 'nothing' : name
+  }
+  return `from ${end('from')} to ${end('to')}`
+}
+
 /** A fifth of the rating to spare is good, beyond the rating it falls out or burns (common practice). */
 export const supplyEnough = verdict({
   id: 'electrical.supplyEnough',
@@ -93,7 +102,7 @@ export const wireCarries = verdict({
   hazard: true,
   say: ({ mark, args, figure, word }) => {
     const [id] = args
-    const name = `from ${word(block(word(wire(id, 'from')), 'name'))} to ${word(block(word(wire(id, 'to')), 'name'))}`
+    const name = wireName(id, word)
     if (mark === 'good' || mark === 'look')
       return { head: `The wire ${name} stays cool`, why: `${figure(wireAmps, id)} pass it.` }
     return {
@@ -111,9 +120,11 @@ export const fuseSuits = verdict({
   when: ({ electrical }, id) => electrical.wires[id]?.fuse.value != null,
   goodFrom: 0,
   stopBelow: 0,
+  // A fuse above what the wire carries lets it burn.
+  hazard: true,
   say: ({ mark, args, figure, fact, word }) => {
     const [id] = args
-    const name = `from ${word(block(word(wire(id, 'from')), 'name'))} to ${word(block(word(wire(id, 'to')), 'name'))}`
+    const name = wireName(id, word)
     const fuse = fact(wire(id, 'fuse'))
     if (mark === 'good' || mark === 'look') return { head: `The fuse ${name} suits`, why: `${fuse} for ${figure(wireAmps, id)}.` }
     return {

@@ -42,27 +42,30 @@ export function wireResistance(lengthMm: number, sectionMm2: number, celsius = A
   return (resistivity * 1e6 * (lengthMm / 1000)) / sectionMm2
 }
 
-/** Current that a wire carries, A: by section in a trunk at 40 °C, by gauge in a loom. */
-const CARRIES: readonly (readonly [sectionMm2: number, amps: number])[] = [
-  [0.12, 1],
-  [0.2, 2],
-  [0.32, 3],
-  [0.5, 5],
-  [0.74, 7],
-  [1, 10.3],
-  [1.5, 13.5],
-  [2.5, 18.3],
-]
+/** Current that a wire carries, A; of a gauge between two listed ones, that of the thinner. */
+const CARRIES: Readonly<Record<Gauge, number>> = {
+  awg26: 1,
+  awg24: 2,
+  awg22: 3,
+  awg20: 5,
+  awg18: 7,
+  awg16: 10.3,
+  awg14: 13.5,
+  mm025: 2,
+  mm050: 5,
+  mm075: 8.6,
+  mm100: 10.3,
+  mm150: 13.5,
+  mm250: 18.3,
+}
 
 /**
- * Current that a copper wire may carry, A: the largest listed section that is not above it.
+ * Current that a copper wire may carry.
  * @param gauge Of the list. @returns A. @throws {RangeError} never for a wire of the list.
- * Valid: PVC, few loaded circuits together. Source: IEC 60204-1 table 6 B1 at 40 °C for 1 mm² and more (from memory); AWG 22
- * and 18, and what lies between (common practice).
+ * Valid: PVC in a trunk at 40 °C, few loaded circuits together. Source: IEC 60204-1 table 6 B1 from 0.75 mm² on (from
+ * memory), AWG 16 and 14 as the next thinner of it; AWG 22, 18 and what is thinner or between (common practice).
  * @example carries('awg22') // 3
  */
 export function carries(gauge: Gauge): number {
-  const section = sectionOf(gauge)
-  const listed = CARRIES.filter(([it]) => it <= section * 1.02)
-  return listed.at(-1)?.[1] ?? 0.5
+  return CARRIES[gauge]
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { setAt } from '../bench'
-import { emptyBench, engineFor, judgeAll } from '../document'
+import { emptyBench, engineFor, judgeAll, wordingOf } from '../document'
 import { heron } from '../../data/heron'
 import { laidOut, reachOf, wiringFindings, type BlockId, type WiredBlock, type WiredPair } from '.'
 
@@ -76,6 +76,25 @@ describe('the demo’s wiring', () => {
       0,
     )
     expect(number('electrical.sourceAmps', 'psu') * 24).toBeCloseTo(taken + lost, 6)
+  })
+
+  it('knows no number where the joints are wrong, and says what to mend in the names of the blocks', () => {
+    const said = (on: typeof bench, of: string): string | undefined => {
+      const engine = engineFor(on)
+      const verdict = judgeAll(engine, 'power').find((it) => it.args[0] === of && it.def.id !== 'electrical.dropSmall')
+      return verdict === undefined ? undefined : `${verdict.mark}: ${wordingOf(engine, verdict, 'metric').why}`
+    }
+    const joined = (from: string, to: string): typeof bench =>
+      setAt(bench, 'electrical.wires.extra', { ...bench.electrical.wires['w4'], from, to })
+    expect(said(joined('psu', 'head'), 'head')).toMatch(/^unknown: .*leave one source to Diode head/)
+    // Cut off from the supply, the two feed nothing but each other.
+    const second = setAt(setAt(joined('buck', 'c2'), 'electrical.wires.w2', undefined), 'electrical.blocks.c2', {
+      ...bench.electrical.blocks['buck'],
+      name: 'Second',
+    })
+    const ring = setAt(second, 'electrical.wires.back', { ...bench.electrical.wires['w4'], from: 'c2', to: 'buck' })
+    expect(said(ring, 'buck')).toMatch(/^unknown: .*(Converter to 12 V|Second).*ring of converters/)
+    expect(said(joined('gone', 'head'), 'extra')).toMatch(/^unknown: .*join both ends of this wire/)
   })
 
   it('says in words where a rail cannot carry its load, and knows nothing of a bench that has no wiring', () => {

@@ -23,6 +23,26 @@ export function cableLength({ travelX, travelY, controllerX, controllerY, up, sp
   return (farthest(travelX, controllerX) + farthest(travelY, controllerY) + up) * (1 + spare)
 }
 
+/** A corner of the travel, and the way from there to the controller along the bars, mm. */
+export interface CornerWay {
+  readonly x: number
+  readonly y: number
+  readonly way: number
+}
+
+/**
+ * The ways from the corners of the travel to the controller, along the bars; the longest first.
+ * @param at Travels and controller, mm. @returns Four corners, with mm.
+ * @throws {RangeError} never. Valid: as `cableLength`. Source: distance along the axes.
+ * @example cornerWays({ travelX: 400, travelY: 300, controllerX: -50, controllerY: 0 })[0].way // 750
+ */
+export function cornerWays(at: Pick<CableRun, 'travelX' | 'travelY' | 'controllerX' | 'controllerY'>): readonly CornerWay[] {
+  const corners = [0, at.travelX].flatMap((x) => [0, at.travelY].map((y) => ({ x, y })))
+  return corners
+    .map(({ x, y }) => ({ x, y, way: Math.abs(x - at.controllerX) + Math.abs(y - at.controllerY) }))
+    .sort((p, q) => q.way - p.way)
+}
+
 /** To the farther end of a travel. */
 function farthest(travel: number, at: number): number {
   requireInRange('travel', travel, Number.MIN_VALUE, Number.MAX_VALUE, 'mm')

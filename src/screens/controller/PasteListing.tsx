@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { proposeKeys, readListing, unitOfListed, type Listed, type Listing } from '../../core/controller'
 import { axisIds, type Bench, type ComparedSetting } from '../../core/document'
 import { unitOf, type Finding } from '../../core/units'
-import { takeListing } from '../../state'
+import { isDone, takeListing, useSession } from '../../state'
 import { Findings } from '../../ui'
 
 /** What a line of the list is: a setting's id, or none of them. */
@@ -10,7 +10,8 @@ type Meant = Readonly<Record<string, string>>
 
 /** Takes a list as the machine prints it, in any of the usual shapes: what each line is, is proposed and can be changed. */
 export function PasteListing({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
-  const [text, setText] = useState('')
+  const text = useSession((it) => it.pastedListing)
+  const setText = (pastedListing: string): void => useSession.setState({ pastedListing })
   const [read, setRead] = useState<{ readonly listing: Listing; readonly meant: Meant } | null>(null)
   const [said, setSaid] = useState<readonly Finding[]>([])
   const look = (): void => {
@@ -22,9 +23,11 @@ export function PasteListing({ rows, bench }: { readonly rows: readonly Compared
     if (read === null) return
     const keys = Object.fromEntries(Object.entries(read.meant).map(([key, id]) => [id, key]))
     const found = takeListing(read.listing.entries, keys)
+    setSaid([...read.listing.findings, ...found])
+    // What was refused stays as it was pasted, with what was said of its lines.
+    if (!isDone(found)) return
     setRead(null)
     setText('')
-    setSaid([...read.listing.findings, ...found])
   }
   return (
     <section aria-label="The machine’s own list" className="no-print max-w-[52rem]">

@@ -1,4 +1,5 @@
 import type { Bench } from '../../core/document'
+import { cornerWays } from '../../core/motion'
 import { useBenchStore } from '../../state'
 import { CENTRE_LINE, FactField, Plate, ScaleBar, usePlateFrame } from '../../ui'
 
@@ -45,8 +46,8 @@ function Drawing({ bench }: { readonly bench: Bench }) {
   const frame = usePlateFrame()
   const { travel, controller, placed } = placesOf(bench)
   const [cx, cy] = controller
-  const corners = [0, travel.x].flatMap((x) => [0, travel.y].map((y) => ({ x, y, far: Math.abs(x - cx) + Math.abs(y - cy) })))
-  const farthest = Math.max(...corners.map((it) => it.far))
+  const corners = cornerWays({ travelX: travel.x, travelY: travel.y, controllerX: cx, controllerY: cy })
+  const farthest = corners[0]?.way ?? 0
   const [x, y] = [frame.x(cx), frame.y(cy)]
   return (
     <>
@@ -60,7 +61,7 @@ function Drawing({ bench }: { readonly bench: Bench }) {
         strokeDasharray={CENTRE_LINE}
       />
       {corners.map((it) => {
-        const isFarthest = it.far > farthest - 1e-6
+        const isFarthest = it.way > farthest - 1e-6
         return (
           <path
             key={`${it.x},${it.y}`}

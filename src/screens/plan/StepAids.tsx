@@ -78,7 +78,7 @@ function Screws({ bench }: { readonly bench: Bench }) {
       lines={joints.map(([id, joint]) => {
         const fit = screwFor(joint)
         const screw = fit.ok ? `${joint.count} × ${joint.thread} × ${fit.value.lengthMm}` : 'no standard screw fits'
-        return { id, name: joint.name, says: `${screw}, key ${THREADS[joint.thread].key}` }
+        return { id, name: joint.name, says: `${screw}, key ${THREADS[joint.thread].key} mm` }
       })}
     />
   )

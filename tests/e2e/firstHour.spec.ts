@@ -108,7 +108,7 @@ test('somebody with a kit: the bag is counted, the frame squared, the settings i
 
   await person.follow(/Tip the bag out/)
   await person.doStepsUpTo('Slip the slot nuts in')
-  await expect(person.step.getByRole('region', { name: 'Screws' })).toContainText('16 × M5 × 10, key 4')
+  await expect(person.step.getByRole('region', { name: 'Screws' })).toContainText('16 × M5 × 8, key 4 mm')
   await person.doStepsUpTo('Square the frame')
   for (const [key, text] of Object.entries({ width: '480', depth: '380', fromOrigin: '612.2', across: '612.2' })) {
     await bench.type(`motion.corners.${key}`, text, { origin: 'measured', plusMinus: '0.3' }, 'step')

@@ -55,6 +55,9 @@ describe('a kit', () => {
     }
     const joints = proposedJoints(machine('gantry'))
     expect(joints.find((it) => it.name.startsWith('Corner'))).toMatchObject({ count: 16, thread: 'M5', into: 'slotNut' })
+    // M5 × 8 through a bracket of 3 mm into the slot of a 20 mm bar (common practice).
+    const corner = screwFor(joints[0]!)
+    expect(corner.ok && corner.value.lengthMm).toBe(8)
     // Four screws a motor.
     expect(joints.find((it) => it.name.startsWith('Motors'))?.count).toBe(12)
     expect(proposedJoints(machine('retrofit'))).toEqual([])

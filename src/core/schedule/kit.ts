@@ -108,7 +108,7 @@ export interface ProposedJoint {
 }
 
 /** Thickness of a bracket's leg, of a wheel with its bearings, of a spacer, of a washer, mm (common practice). */
-const THICK = { bracket: 4, wheel: 11, spacer: 6, washer: 1, foot: 5, switch: 6, idler: 9 }
+const THICK = { bracket: 3, wheel: 11, spacer: 6, washer: 1, foot: 5, switch: 5, idler: 9 }
 /** Depth of the threads in the face of a motor, mm (common practice). */
 const MOTOR_THREAD = 4.5
 
@@ -152,9 +152,9 @@ function threadOfBar(barWidth: number): ThreadName {
   return barWidth < 18 ? 'M3' : barWidth < 28 ? 'M5' : barWidth < 38 ? 'M6' : 'M8'
 }
 
-/** Depth of a slot behind the lips of a bar, mm: about 0.3 of its width (common practice). */
+/** Depth of a slot, from the face of a bar to its floor, mm: about 0.3 of its width (common practice). */
 function slotOf(barWidth: number): number {
-  return Math.round(barWidth * 0.6 * 10) / 10
+  return Math.round(barWidth * 0.3 * 10) / 10
 }
 
 /** A bar of the frame as it is laid out: its letter, and the numbers of its ends. */

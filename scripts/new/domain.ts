@@ -15,7 +15,7 @@ export function newDomain(tree: Tree, id: string, options: Options): string {
 /** TODO: what this slice holds. */
 export const ${id}Shape = group(
   {
-    first: fact({ label: 'TODO', quantity: 'length', min: 0, max: 1000, how: '' }),
+    first: fact({ label: 'TODO', quantity: 'length', min: 0, max: 1000 }),
   },
   { stage: '${stage}', part: '${part}' },
 )

@@ -24,7 +24,7 @@ export function newFact(tree: Tree, path: string, options: Options, isOpen: bool
 }
 
 function factLine(key: string, { label = key, quantity = 'length', min = '0', max = '1000' }: Options): string {
-  return `  ${key}: fact({ label: '${label}', quantity: '${quantity}', min: ${min}, max: ${max}, how: '' }),`
+  return `  ${key}: fact({ label: '${label}', quantity: '${quantity}', min: ${min}, max: ${max} }),`
 }
 
 /** Puts the line in behind the fact or choice of that name, at its depth. */

@@ -1,6 +1,6 @@
 import { useId, useState, type SyntheticEvent } from 'react'
 import { offeredUnit, type Fact, type FactSpec, type Origin, type Path } from '../core/bench'
-import { labelAt, type Bench } from '../core/document'
+import { hintAt, labelAt, type Bench } from '../core/document'
 import { printQuantity, unitOf, unitsOf, type Finding } from '../core/units'
 import { dropDraft, keepDraft, rememberTool, setFact, stopEditing, useBenchStore, useSession, type Draft, isDone } from '../state'
 import { draftOf, proposed, readDraft, sayKept, today } from './factDraft'
@@ -28,6 +28,7 @@ export function FactEditor(of: Omit<Edited, 'bench'>) {
 function Editor(edited: Edited) {
   const { path, spec, bench } = edited
   const id = useId()
+  const hint = hintAt(path)
   const { draft, findings, change, submit, abandon } = useDraft(edited)
   const isMeasured = draft.origin === 'measured'
   return (
@@ -35,7 +36,7 @@ function Editor(edited: Edited) {
       <label htmlFor={`${id}-value`} className="block font-[650]">
         {labelAt(bench, path)}
       </label>
-      {spec.how !== undefined && <p className="mt-0.5 text-[13px] text-second">{spec.how}</p>}
+      {hint !== undefined && <p className="mt-0.5 text-[13px] text-second">{hint}</p>}
       <ValueInput id={id} draft={draft} change={change} spec={spec} bench={bench} findings={findings} />
       <OriginChoice id={id} draft={draft} change={change} />
       <DoubtInput draft={draft} change={change} whole={spec.whole === true} />

@@ -63,8 +63,6 @@ export interface FactSpec extends Placed {
   readonly exact?: boolean
   /** Unit offered first, where the system's own would be clumsy (µm, kHz). */
   readonly unit?: UnitId
-  /** One sentence: how to find it out. */
-  readonly how?: string
   /** Other words that people look for it by. */
   readonly also?: string
 }
@@ -75,7 +73,6 @@ export interface ChoiceSpec extends Placed {
   readonly options: Readonly<Record<string, string>>
   /** What a template takes while nobody has said, and what else it may be. */
   readonly assume?: { readonly chosen: string; readonly others?: readonly string[] }
-  readonly how?: string
 }
 
 /** A fact, by the one key nothing else on a bench has. */

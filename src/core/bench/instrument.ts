@@ -24,7 +24,6 @@ export const instrumentShape = group({
     max: 0.05,
     unit: 'percent',
     assume: { value: 0, halfWidth: 0.1, unit: 'percent' },
-    how: 'Compare with a gauge block or a certified rule: true length over reading, less one.',
   }),
   zero: fact({
     label: 'Zero error of the instrument',
@@ -32,7 +31,6 @@ export const instrumentShape = group({
     min: -5,
     max: 5,
     assume: { value: 0, halfWidth: 0, unit: 'mm' },
-    how: 'Close the jaws: true zero less what it reads.',
   }),
 })
 

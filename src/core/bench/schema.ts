@@ -65,7 +65,7 @@ function factSchema(spec: FactSpec): z.ZodType {
       typedUnit: unitSchema,
       ...provenance,
     })
-    .meta({ title: spec.label, description: spec.how ?? `${spec.label}, in the core's unit of ${spec.quantity}.` })
+    .meta({ title: spec.label, description: `${spec.label}, in the core's unit of ${spec.quantity}.` })
 }
 
 function choiceSchema({ label, options }: ChoiceSpec): z.ZodType {

@@ -167,3 +167,16 @@ export type PathsOf<T, Leaf extends Fact | Choice> = T extends object
           : never
     }[keyof T & string]
   : never
+
+/** The place of a path without its ids: `motion.axes.x.travel` stands at `motion.axes.*.travel`. */
+export function patternAt(shape: Shape, path: Path): string {
+  let at: Shape | undefined = shape
+  return path
+    .split('.')
+    .map((key) => {
+      const within: Shape | undefined = at
+      at = within === undefined ? undefined : partAt(within, key)
+      return within?.is.kind === 'many' ? '*' : key
+    })
+    .join('.')
+}

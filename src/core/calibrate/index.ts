@@ -1,6 +1,7 @@
 export * from './domain'
 export * from './figures'
 export * from './fit'
+export * from './hints'
 export * from './layout'
 export * from './migrations'
 export * from './plan'

@@ -35,7 +35,6 @@ export const runShape = group({
       quantity: 'length',
       min: 0.01,
       max: 10_000,
-      how: 'Like edge to like edge, as the plate shows.',
       // Readings are typed into the list of their run, not into fields of their own.
       when: () => false,
     }),

@@ -14,7 +14,6 @@ export const calibrateShape = group(
       max: 0.05,
       unit: 'percent',
       assume: { value: 0.1, halfWidth: 0, unit: 'percent' },
-      how: '0.1 % is 0.3 mm over 300 mm.',
     }),
     sightPower: fact({
       part: 'ramp',
@@ -24,7 +23,6 @@ export const calibrateShape = group(
       max: 0.2,
       unit: 'percent',
       assume: { value: 1, halfWidth: 0, unit: 'percent' },
-      how: 'The least power at which the spot can be seen; it marks nothing.',
     }),
     rampTo: fact({
       part: 'ramp',
@@ -34,7 +32,6 @@ export const calibrateShape = group(
       max: 1,
       unit: 'percent',
       assume: { value: 30, halfWidth: 0, unit: 'percent' },
-      how: 'Higher for hard or light material.',
     }),
     markPower: fact({
       part: 'ramp',
@@ -43,7 +40,6 @@ export const calibrateShape = group(
       min: 0.001,
       max: 1,
       unit: 'percent',
-      how: 'Burn the ramp and take the first line that can be seen well.',
     }),
     markSpeed: fact({
       part: 'ramp',

@@ -2,20 +2,17 @@ import { bare, choice, fact, group, many, text, word, type Act, type Labelled, t
 
 const LISTING: Act = { id: 'listing', words: 'Read the settings that are in the machine' }
 
-const HOW = 'Read it from the list of the controller’s settings, or let the link read it.'
-
 /** What the machine itself is set to for one axis. */
 export const axisSettingsShape = group({
-  steps: fact({ label: 'Steps in the machine', quantity: 'stepsPerLength', min: 0.001, max: 100_000, how: HOW }),
-  topSpeed: fact({ label: 'Top speed in the machine', quantity: 'speed', min: 0.001, max: 100_000, how: HOW }),
+  steps: fact({ label: 'Steps in the machine', quantity: 'stepsPerLength', min: 0.001, max: 100_000 }),
+  topSpeed: fact({ label: 'Top speed in the machine', quantity: 'speed', min: 0.001, max: 100_000 }),
   acceleration: fact({
     label: 'Acceleration in the machine',
     quantity: 'acceleration',
     min: 0.01,
     max: 1_000_000,
-    how: HOW,
   }),
-  travel: fact({ label: 'Travel in the machine', quantity: 'length', min: 0.1, max: 10_000, how: HOW }),
+  travel: fact({ label: 'Travel in the machine', quantity: 'length', min: 0.1, max: 10_000 }),
 })
 
 /** “Travel in the machine, X”. */
@@ -35,8 +32,8 @@ export const controllerShape = group(
   {
     axes: many(axisSettingsShape, { label: ofAxis }),
     beam: group({
-      fullPower: fact({ label: 'Full power word in the machine', quantity: 'count', min: 1, max: 1e6, whole: true, how: HOW }),
-      pwmFrequency: fact({ label: 'Signal frequency in the machine', quantity: 'frequency', min: 1, max: 1e6, how: HOW }),
+      fullPower: fact({ label: 'Full power word in the machine', quantity: 'count', min: 1, max: 1e6, whole: true }),
+      pwmFrequency: fact({ label: 'Signal frequency in the machine', quantity: 'frequency', min: 1, max: 1e6 }),
       followsSpeed: choice({
         label: 'Power and speed in the machine',
         options: { yes: 'follows the speed', no: 'stays as commanded' },

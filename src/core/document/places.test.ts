@@ -2,12 +2,29 @@ import { describe, expect, it } from 'vitest'
 import { eachFact, setAt, type Path } from '../bench'
 import { KINEMATICS, type Kinematics } from '../motion'
 import { heron } from '../../data/heron'
-import { assumedFacts, engineFor, hasField, judgeAll, placeOf, STAGE_IDS, type Bench } from '.'
+import {
+  assumedFacts,
+  benchChoiceSpec,
+  benchFactSpec,
+  engineFor,
+  hasField,
+  hintAt,
+  HINTS,
+  judgeAll,
+  placeOf,
+  STAGE_IDS,
+  type Bench,
+} from '.'
 
 const { bench: demo } = heron()
 const set = (...changes: readonly (readonly [Path, unknown])[]): Bench =>
   changes.reduce((bench, [path, value]) => setAt(bench, path, value), demo)
 const moved = (kinematics: Kinematics): Bench => set(['motion.kinematics.chosen', kinematics])
+
+it('every hint stands at a fact or a choice, and is found at one', () => {
+  for (const place of Object.keys(HINTS)) expect(benchFactSpec(place) ?? benchChoiceSpec(place), place).toBeDefined()
+  expect(hintAt('motion.axes.x.pulleyTeeth')).toBe('Mark one tooth and count round.')
+})
 
 describe('where a fact is entered', () => {
   it('is a stage of the route, for every fact there is', () => {

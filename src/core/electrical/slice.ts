@@ -26,7 +26,6 @@ export const blockShape = group(
       quantity: 'voltage',
       min: 0.5,
       max: 400,
-      how: 'A source: what it gives. Anything else: what its label says.',
     }),
     least: fact({
       when: isRole('load'),
@@ -34,7 +33,6 @@ export const blockShape = group(
       quantity: 'voltage',
       min: 0,
       max: 400,
-      how: 'The lowest voltage of its data sheet.',
     }),
     most: fact({ when: isRole('load'), label: 'Bears at most', quantity: 'voltage', min: 0.5, max: 400 }),
     amps: fact({
@@ -43,7 +41,6 @@ export const blockShape = group(
       quantity: 'current',
       min: 0.001,
       max: 200,
-      how: 'A source: what it can give. A load: what it takes at its voltage at the worst moment.',
     }),
     efficiency: fact({
       when: isRole('converter'),
@@ -75,7 +72,7 @@ export const wireShape = group(
       assume: { value: 500, halfWidth: 200, unit: 'mm' },
     }),
     gauge: choice({ label: 'Wire', options: GAUGES, assume: { chosen: 'awg20', others: ['awg22', 'awg18'] } }),
-    fuse: fact({ label: 'Fuse', quantity: 'current', min: 0.05, max: 100, how: 'Where there is none, leave it open.' }),
+    fuse: fact({ label: 'Fuse', quantity: 'current', min: 0.05, max: 100 }),
   },
   { part: 'wiring' },
 )
@@ -105,7 +102,6 @@ export const electricalShape = group(
       min: 1000,
       max: 1e9,
       unit: 'MHz',
-      how: 'From the data sheet of the controller: the clock that feeds the timer of the power output.',
     }),
     pwmFrequency: fact({
       also: 'pwm khz',
@@ -115,7 +111,6 @@ export const electricalShape = group(
       max: 1e6,
       unit: 'kHz',
       assume: { value: 1, halfWidth: 0.1, unit: 'kHz' },
-      how: 'What the data sheet of the driver asks for, or read with a multimeter that counts frequency at half power.',
     }),
     fullPower: fact({
       also: 's max spindle laser power word',
@@ -125,13 +120,11 @@ export const electricalShape = group(
       max: 1e6,
       whole: true,
       assume: { value: 1000, halfWidth: 0, others: [255, 100] },
-      how: 'The number behind the power word at which the signal is always on; read it from the controller’s settings.',
     }),
     followsSpeed: choice({
       label: 'Power and speed',
       options: FOLLOWS,
       assume: { chosen: 'no' },
-      how: 'Power that follows the speed keeps corners and line ends from burning darker.',
     }),
   },
   { stage: 'power', part: 'signal' },

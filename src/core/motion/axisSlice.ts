@@ -52,7 +52,6 @@ export const axisShape = group({
     quantity: 'length',
     min: 1,
     max: 5000,
-    how: 'Move from stop to stop and measure the way of one edge.',
   }),
   motors: fact({
     when: (see) => pulled()(see) && !isCrossed(see),
@@ -78,7 +77,6 @@ export const axisShape = group({
     min: 0.01,
     max: 40,
     assume: { value: 1.5, halfWidth: 0.5, unit: 'A' },
-    how: 'As it is set on the driver; in parallel each motor gets half of it.',
   }),
   currentIs: choice({
     act: MOTORS,
@@ -87,7 +85,6 @@ export const axisShape = group({
     assume: { chosen: 'peak', others: ['effective'] },
     label: 'What the driver is set to is',
     options: SETTINGS_OF_DRIVER,
-    how: "Look in the driver's sheet. A setting worked from a reference voltage and a sense resistor is mostly the peak.",
   }),
   drive: choice({ act: DRIVE_TRAIN, when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
   fullSteps: fact({
@@ -99,7 +96,6 @@ export const axisShape = group({
     max: 1000,
     whole: true,
     assume: { value: 200, halfWidth: 0, others: [400] },
-    how: '360° over the step angle on the motor label: 1.8° is 200.',
   }),
   microsteps: fact({
     also: 'steps per mm microstepping jumper',
@@ -110,7 +106,6 @@ export const axisShape = group({
     max: 256,
     whole: true,
     assume: { value: 16, halfWidth: 0, others: [8, 32] },
-    how: 'Read the switches or jumpers of the driver against its table.',
   }),
   pulleyTeeth: fact({
     also: 'steps per mm pulley',
@@ -122,7 +117,6 @@ export const axisShape = group({
     max: 200,
     whole: true,
     assume: { value: 20, halfWidth: 0, others: [16] },
-    how: 'Mark one tooth and count round.',
   }),
   beltPitch: fact({
     act: DRIVE_TRAIN,
@@ -132,7 +126,6 @@ export const axisShape = group({
     min: 0.5,
     max: 10,
     assume: { value: 2, halfWidth: 0.01, unit: 'mm' },
-    how: 'Measure over 50 teeth and divide by 50.',
   }),
   motorTeeth: fact({
     act: DRIVE_TRAIN,
@@ -162,7 +155,6 @@ export const axisShape = group({
     min: 0.2,
     max: 20,
     assume: { value: 2, halfWidth: 0.01, unit: 'mm' },
-    how: 'Measure over ten crests and divide by ten.',
   }),
   screwStarts: fact({
     act: DRIVE_TRAIN,
@@ -173,7 +165,6 @@ export const axisShape = group({
     max: 12,
     whole: true,
     assume: { value: 1, halfWidth: 0, others: [2, 4] },
-    how: 'Count the grooves that begin at the end of the screw.',
   }),
   motorGear: fact({
     act: DRIVE_TRAIN,
@@ -182,7 +173,6 @@ export const axisShape = group({
     min: 1,
     max: 1000,
     assume: { value: 1, halfWidth: 0 },
-    how: 'Turns of the rotor for one of the shaft; 1 without a gear. The small geared stepper sold as 64 is 25792/405.',
   }),
   rackModule: fact({
     act: DRIVE_TRAIN,
@@ -192,7 +182,6 @@ export const axisShape = group({
     min: 0.2,
     max: 10,
     assume: { value: 1, halfWidth: 0.01, unit: 'mm' },
-    how: 'Measure over ten teeth of the rack, divide by ten and by π.',
   }),
   pinionTeeth: fact({
     act: DRIVE_TRAIN,
@@ -212,7 +201,6 @@ export const axisShape = group({
     quantity: 'length',
     min: 20,
     max: 3000,
-    how: 'Printed on it, or its teeth times its pitch.',
   }),
   holdingTorque: fact({
     act: MOTORS,
@@ -222,7 +210,6 @@ export const axisShape = group({
     min: 0.001,
     max: 100,
     assume: { value: 0.4, halfWidth: 0.1, unit: 'Nm' },
-    how: 'From the data sheet of the motor, before its gear.',
   }),
   ratedCurrent: fact({
     act: MOTORS,
@@ -232,7 +219,6 @@ export const axisShape = group({
     min: 0.01,
     max: 20,
     assume: { value: 1.5, halfWidth: 0.3, unit: 'A' },
-    how: 'Current of a phase on the label of the motor.',
   }),
   windingResistance: fact({
     act: MOTORS,
@@ -242,7 +228,6 @@ export const axisShape = group({
     min: 0.01,
     max: 500,
     assume: { value: 1.6, halfWidth: 0.5, unit: 'ohm' },
-    how: 'Read it with a multimeter between the two wires of a phase, the motor unplugged and the supply off.',
   }),
   windingInductance: fact({
     act: MOTORS,
@@ -253,7 +238,6 @@ export const axisShape = group({
     max: 1,
     unit: 'mH',
     assume: { value: 2.8, halfWidth: 0.8, unit: 'mH' },
-    how: 'From the data sheet of the motor.',
   }),
   rotorInertia: fact({
     act: MOTORS,
@@ -264,7 +248,6 @@ export const axisShape = group({
     max: 0.01,
     unit: 'gcm2',
     assume: { value: 54, halfWidth: 15, unit: 'gcm2' },
-    how: 'From the data sheet of the motor.',
   }),
   movingMass: fact({
     act: MOVING,
@@ -273,7 +256,6 @@ export const axisShape = group({
     quantity: 'mass',
     min: 0.001,
     max: 200,
-    how: 'Weigh what moves along the axis: of X the carriage, of Y the gantry with it.',
   }),
   friction: fact({
     act: MOVING,
@@ -283,7 +265,6 @@ export const axisShape = group({
     min: 0,
     max: 1000,
     assume: { value: 3, halfWidth: 2, unit: 'N' },
-    how: 'Pull it slowly with a spring balance, belts off.',
   }),
   freeSpan: fact({
     act: BELTS,
@@ -293,7 +274,6 @@ export const axisShape = group({
     quantity: 'length',
     min: 20,
     max: 5000,
-    how: 'Between the wheels or clamps where the belt is plucked.',
   }),
   toneA: fact({
     act: BELTS,
@@ -303,7 +283,6 @@ export const axisShape = group({
     quantity: 'frequency',
     min: 5,
     max: 2000,
-    how: 'Pluck the free span and listen: the tone is counted here.',
   }),
   toneB: fact({
     act: BELTS,
@@ -313,7 +292,6 @@ export const axisShape = group({
     quantity: 'frequency',
     min: 5,
     max: 2000,
-    how: 'The same span on the other side.',
   }),
   acceleration: fact({
     also: 'jerk ramp',
@@ -322,7 +300,6 @@ export const axisShape = group({
     min: 1,
     max: 100_000,
     assume: { value: 500, halfWidth: 250, unit: 'mm/s2' },
-    how: 'Read it from the settings in the controller.',
   }),
 })
 

@@ -26,7 +26,6 @@ export const heightShape = group({
     quantity: 'length',
     min: -50,
     max: 50,
-    how: 'Feeler or dial between head and bed; only differences count.',
   }),
 })
 
@@ -47,7 +46,6 @@ export const motionShape = group(
       min: 1,
       max: 100,
       assume: { value: 24, halfWidth: 0.5, unit: 'V' },
-      how: 'Read it at the driver under load.',
     }),
     boardDrivers: fact({
       part: 'drive',
@@ -57,7 +55,6 @@ export const motionShape = group(
       min: 1,
       max: 12,
       whole: true,
-      how: 'Count the small boards or chips with a heat sink, one for each motor plug.',
     }),
     belts: group(
       {
@@ -68,7 +65,6 @@ export const motionShape = group(
           max: 0.5,
           unit: 'g/m',
           assume: { value: 8.4, halfWidth: 0.8, unit: 'g/m' },
-          how: 'Weigh a metre; about 1.4 g for each millimetre of width.',
         }),
         tensionFrom: fact({
           label: 'Least belt tension',
@@ -110,7 +106,6 @@ export const motionShape = group(
           min: -50,
           max: 50,
           assume: { value: 0, halfWidth: 5, unit: 'mm' },
-          how: 'Hold a rule along the belt from the gantry to the motor: how far off is the belt at the motor?',
         }),
         wentForX: choice({ act: POWER_UP, label: 'For +X the head went', options: WAYS }),
         wentForY: choice({ act: POWER_UP, label: 'For +Y the head went', options: WAYS }),
@@ -120,7 +115,6 @@ export const motionShape = group(
           quantity: 'length',
           min: 0,
           max: 1000,
-          how: 'To the middle of the belt, where both cross.',
         }),
         heightRight: fact({ act: LAYERS, label: 'Right belt above the bed', quantity: 'length', min: 0, max: 1000 }),
         beltWidth: fact({
@@ -137,7 +131,6 @@ export const motionShape = group(
           quantity: 'length',
           min: 0,
           max: 10,
-          how: 'Motors holding, pull the belt at its clamp with a finger: how far does it give?',
         }),
         clampPlayRight: fact({ act: LAYERS, label: 'Right belt gives at its clamps', quantity: 'length', min: 0, max: 10 }),
       },
@@ -173,7 +166,6 @@ export const motionShape = group(
           min: 0.01,
           max: 100,
           assume: { value: 1.2, halfWidth: 0.6, unit: 'mm' },
-          how: 'Where the burnt line is a tenth wider; Beam will work it from the spot.',
         }),
         wantedSteps: fact({
           label: 'Wanted resolution',
@@ -192,7 +184,6 @@ export const motionShape = group(
           quantity: 'length',
           min: 0,
           max: 5000,
-          how: 'Drive to the front, then measure both ends with the same instrument.',
         }),
         right: fact({ label: 'Right end of the gantry to the front bar', quantity: 'length', min: 0, max: 5000 }),
       },
@@ -205,7 +196,6 @@ export const motionShape = group(
           quantity: 'length',
           min: 0,
           max: 5,
-          how: 'Feeler between wheel and rail, or rock the carriage against a dial.',
         }),
         lever: fact({
           label: 'Rail above the work',
@@ -227,12 +217,11 @@ export const motionShape = group(
     /** The rolling test of carriage and gantry, motors unpowered and belts off. */
     wheels: group(
       {
-        rock: choice({ label: 'Rocked by hand, it', options: ROCKS, how: 'Try to tilt the carriage about the bar.' }),
-        roll: choice({ label: 'Pushed along, it', options: ROLLS, how: 'Motors off, belts off, from end to end.' }),
+        rock: choice({ label: 'Rocked by hand, it', options: ROCKS }),
+        roll: choice({ label: 'Pushed along, it', options: ROLLS }),
         turn: choice({
           label: 'Held still, a wheel on an eccentric',
           options: TURNS,
-          how: 'Hold the carriage and turn the wheel with a finger.',
         }),
       },
       { part: 'wheels', when: onWheels, act: ROLLING },
@@ -248,7 +237,6 @@ export const motionShape = group(
           min: 0,
           max: 3000,
           assume: { value: 250, halfWidth: 100, unit: 'mm' },
-          how: 'All of the way that goes neither along X nor along Y: loops and what is inside of the box.',
         }),
         spare: fact({
           label: 'Longer by',
@@ -257,7 +245,6 @@ export const motionShape = group(
           max: 1,
           unit: 'percent',
           assume: { value: 10, halfWidth: 0, unit: 'percent' },
-          how: 'A tenth, so that nothing pulls at a plug.',
         }),
         length: fact({ label: 'Shortest cable from the head', quantity: 'length', min: 10, max: 20_000 }),
       },
@@ -277,7 +264,6 @@ export const motionShape = group(
       min: 0.01,
       max: 20,
       assume: { value: 1, halfWidth: 0, unit: 'mm' },
-      how: 'Less than the depth of focus to either side.',
     }),
     wantedSpeed: fact({
       also: 'feed rate',
@@ -286,7 +272,6 @@ export const motionShape = group(
       min: 0.01,
       max: 10_000,
       assume: { value: 100, halfWidth: 0, unit: 'mm/s' },
-      how: 'The fastest scan you hope for.',
     }),
     maxStepRate: fact({
       also: 'khz pulse',
@@ -296,7 +281,6 @@ export const motionShape = group(
       max: 10_000_000,
       unit: 'kHz',
       assume: { value: 25, halfWidth: 10, unit: 'kHz' },
-      how: 'From the data sheet of the controller.',
     }),
     /** Four marks at the corners of a rectangle, measured by one instrument. */
     corners: group(
@@ -318,7 +302,6 @@ export const motionShape = group(
       max: 0.2,
       unit: 'deg',
       assume: { value: 0.1, halfWidth: 0, unit: 'deg' },
-      how: '0.1° is 0.5 mm over 300 mm.',
     }),
     frame: group({
       barWidth: fact({
@@ -360,7 +343,6 @@ export const motionShape = group(
         min: 0,
         max: 300,
         assume: { value: 10, halfWidth: 5, unit: 'mm' },
-        how: 'Room for end stops or for the holders of a shaft.',
       }),
       plateThickness: fact({
         ...beside,
@@ -378,7 +360,6 @@ export const motionShape = group(
         min: 10,
         max: 500,
         assume: { value: 90, halfWidth: 20, unit: 'mm' },
-        how: 'From the lower wheels or blocks to the top of the gantry’s beam.',
       }),
     }),
   },

@@ -1,4 +1,5 @@
 export * from './domain'
 export * from './figures'
+export * from './hints'
 export * from './slice'
 export * from './verdicts'

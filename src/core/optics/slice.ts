@@ -14,7 +14,6 @@ export const opticsShape = group(
       quantity: 'power',
       min: 0.001,
       max: 200,
-      how: 'The optical power on the data sheet, not the electrical one; a tenth of it may be missing.',
     }),
     wavelength: fact({
       also: 'nm colour blue',
@@ -24,7 +23,6 @@ export const opticsShape = group(
       quantity: 'wavelength',
       min: 180,
       max: 20_000,
-      how: 'From the label of the diode or module.',
     }),
     spotX: fact({
       also: 'kerf beam width focus',
@@ -34,7 +32,6 @@ export const opticsShape = group(
       quantity: 'length',
       min: 0.001,
       max: 20,
-      how: 'Width of the thinnest line burnt along Y, at focus.',
     }),
     spotY: fact({
       label: 'Spot across Y',
@@ -43,7 +40,6 @@ export const opticsShape = group(
       quantity: 'length',
       min: 0.001,
       max: 20,
-      how: 'Width of the thinnest line burnt along X, at focus.',
     }),
   },
   { stage: 'beam' },

@@ -1,6 +1,7 @@
 export * from './domain'
 export * from './exposure'
 export * from './figures'
+export * from './hints'
 export * from './materials'
 export * from './migrations'
 export * from './slice'

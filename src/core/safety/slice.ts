@@ -14,7 +14,6 @@ export const safetyShape = group(
       min: 0,
       max: 12,
       assume: { value: 0, halfWidth: 0 },
-      how: 'From the certificate, at the wavelength of the diode. Colour proves nothing; without a certificate it is 0.',
     }),
     eyewearScale: fact({
       also: 'goggles glasses lb label',
@@ -26,7 +25,6 @@ export const safetyShape = group(
       max: 10,
       whole: true,
       assume: { value: 0, halfWidth: 0 },
-      how: 'The n of LB n on its label, behind a D and a range that holds the wavelength of the diode. A label without one is 0.',
     }),
     beamAtEyewear: fact({
       label: 'Beam where it may meet the eyewear, across',
@@ -36,7 +34,6 @@ export const safetyShape = group(
       min: 0.01,
       max: 100,
       assume: { value: 2, halfWidth: 1 },
-      how: 'The narrowest that it can be there: as it leaves the lens, or thrown back by something bright. Narrower asks for more.',
     }),
   },
   { stage: 'safety' },

@@ -115,15 +115,14 @@ const evening = () => free('18:00', '21:00')
 const weekend = () => free('10:00', '17:00')
 export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
 
-const wanted = (label: string, how?: string) =>
-  fact({ label, quantity: 'length', min: 0.1, max: 4000, exact: true, ...(how === undefined ? {} : { how }) })
+const wanted = (label: string) => fact({ label, quantity: 'length', min: 0.1, max: 4000, exact: true })
 
 /** What the machine is for. */
 const goalsShape = group(
   {
-    workWidth: wanted('Width of the largest work', 'Along X.'),
-    workDepth: wanted('Depth of the largest work', 'Along Y.'),
-    workHeight: wanted('Height of the thickest work', 'With what holds it, from the bed to its top.'),
+    workWidth: wanted('Width of the largest work'),
+    workDepth: wanted('Depth of the largest work'),
+    workHeight: wanted('Height of the thickest work'),
     rotary: choice({ label: 'Round things are turned', options: YES_NO, assume: { chosen: 'no' } }),
     portable: choice({ label: 'It is carried to where it burns', options: YES_NO, assume: { chosen: 'no' } }),
     budget: fact({
@@ -132,7 +131,6 @@ const goalsShape = group(
       min: 0,
       max: 1e6,
       exact: true,
-      how: 'All of it, in your own money.',
     }),
     materials: someOf(MATERIAL_IDS, just(true)),
   },
@@ -163,7 +161,6 @@ export const planShape = group(
       quantity: 'money',
       min: 0,
       max: 1e6,
-      how: 'What you would pay for one that does the same; in your own money.',
     }),
     stock: group(
       {
@@ -176,7 +173,6 @@ export const planShape = group(
           min: 0,
           max: 50,
           assume: { value: 0, halfWidth: 0, unit: 'mm' },
-          how: 'A little more than needed, to creep up on it with file or mill.',
         }),
       },
       { when: cutsBars },
@@ -190,9 +186,8 @@ export const planShape = group(
           quantity: 'length',
           min: 0.5,
           max: 200,
-          how: 'Measured with the calipers at three places.',
         }),
-        bush: fact({ label: 'Outside of the bush', quantity: 'length', min: 0.5, max: 200, how: 'Measured with the calipers.' }),
+        bush: fact({ label: 'Outside of the bush', quantity: 'length', min: 0.5, max: 200 }),
         making: choice({
           label: 'The part is',
           options: { printed: 'printed', cut: 'cut by the beam' },
@@ -204,7 +199,6 @@ export const planShape = group(
           min: 0,
           max: 3,
           assume: { value: 0.2, halfWidth: 0.1, unit: 'mm' },
-          how: 'Make a hole of known size and measure: by how much a printed one is too small, or the kerf of a cut one.',
         }),
         play: fact({
           label: 'Play of a running fit',
@@ -225,7 +219,6 @@ export const planShape = group(
           quantity: 'length',
           min: 1,
           max: 300,
-          how: 'Outside to outside of the holes, less one hole.',
         }),
       },
       { part: 'fasteners', begun: (see) => see('plan.fits.shaft') !== null || see('plan.fits.bush') !== null },
@@ -238,7 +231,6 @@ export const planShape = group(
           quantity: 'length',
           min: 10,
           max: 5000,
-          how: 'From end to end of the board.',
         }),
         screws: fact({
           label: 'Screws along it',
@@ -261,7 +253,6 @@ export const planShape = group(
           min: 1,
           max: 12,
           assume: { value: 3.5, halfWidth: 0.1, unit: 'mm' },
-          how: 'Outside of the thread.',
         }),
         into: choice({ label: 'They are driven into', options: BOARDS, assume: { chosen: 'ply' } }),
       },
@@ -276,7 +267,6 @@ export const planShape = group(
           quantity: 'length',
           min: 0,
           max: 2000,
-          how: 'Both over the same flat base, by the same instrument.',
         }),
         across: fact({ label: 'Holes of a block, across the rail', quantity: 'length', min: 2, max: 200 }),
         along: fact({ label: 'Holes of a block, along the rail', quantity: 'length', min: 2, max: 200 }),
@@ -291,14 +281,12 @@ export const planShape = group(
           quantity: 'length',
           min: 10,
           max: 10_000,
-          how: 'From the table to the shelf above.',
         }),
         machine: fact({
           label: 'Height of the machine',
           quantity: 'length',
           min: 10,
           max: 5000,
-          how: 'With the head and its cables at the very top.',
         }),
         above: fact({
           label: 'What opens above it',
@@ -306,7 +294,6 @@ export const planShape = group(
           min: 0,
           max: 5000,
           assume: { value: 0, halfWidth: 0, unit: 'mm' },
-          how: 'A lid that swings up, a hand that changes the work.',
         }),
       },
       { part: 'build', begun: (see) => see('plan.room.free') !== null },

@@ -69,6 +69,11 @@ export function longestBlockTask(runs: number): Promise<number> {
   return longestWhileDragged(runs, 'bench/heron/power/wiring', '[data-block="Diode head"]')
 }
 
+/** The same while the length of a wire is dragged on the drawing. */
+export function longestWireTask(runs: number): Promise<number> {
+  return longestWhileDragged(runs, 'bench/heron/power/wiring', '[data-drag="electrical.wires.w5.length"]')
+}
+
 /** @param address Where the thing stands, below the start; the demo's first sheet where it is empty. */
 async function longestWhileDragged(runs: number, address: string, what: string): Promise<number> {
   const { home, close } = await serveBuild()

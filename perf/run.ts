@@ -1,7 +1,7 @@
 /** npm run perf: every figure a ratio to a baseline of the same run; a table, and JSON in .reports. */
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { timeEngine } from './engine'
-import { longestBlockTask, longestDragTask, timeDrag } from './drag'
+import { longestBlockTask, longestDragTask, longestWireTask, timeDrag } from './drag'
 import { timeEdits } from './edit'
 import { chromium } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium'
@@ -37,6 +37,7 @@ const longest = await longestTask(5)
 const drag = timeDrag(9)
 const dragTask = await longestDragTask(5)
 const blockTask = await longestBlockTask(5)
+const wireTask = await longestWireTask(5)
 const partsTask = await longestPartsTask(5)
 const scale = timeScale(15)
 const edit = await timeEdits(15)
@@ -94,6 +95,12 @@ const rows: readonly Row[] = [
     ratio: blockTask / 50,
     atMost: 1,
     detail: `${Math.round(blockTask)} ms, median of 5 visits; 0: none over 50 ms`,
+  },
+  {
+    what: 'longest task of the page while the length of a wire is dragged and let go, to 50 ms',
+    ratio: wireTask / 50,
+    atMost: 1,
+    detail: `${Math.round(wireTask)} ms, median of 5 visits; 0: none over 50 ms`,
   },
   {
     what: 'longest task of the page while 10,000 parts are taken from a file, to 50 ms',

@@ -19,10 +19,21 @@ export const ${id} = stage({
   id: '${id}',
   name: '${name}',
   question: '${question}',
-  parts: [{ id: '${part}', name: '${capital(part)}', about: 'TODO: what to do with the plate, in a sentence.' }],
+  parts: [{ id: '${part}', name: '${capital(part)}' }],
   domains: [${options['domain'] === undefined ? '' : `'${options['domain']}'`}],
+  words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })
+`,
+  )
+  tree.add(
+    `${folder}/words.ts`,
+    `import type { PartWords } from '../../ui/stage'
+
+/** What each part asks, and what to do with its plate; fetched with what it shows. */
+export const words = {
+  ${part}: { about: 'TODO: what to do with the plate, in a sentence.' },
+} satisfies Readonly<Record<string, PartWords>>
 `,
   )
   tree.add(

@@ -53,7 +53,7 @@ export function Palette() {
             { words: stage.name, aside: stage.question, run: go(addressOf(bench.id, stage.id)) },
             ...(stage.parts.length < 2 ? [] : partsFor(stage, useBenchStore.getState().bench)).map((part) => ({
               words: `${stage.name}: ${part.name}`,
-              aside: part.about,
+              aside: '',
               also: PART_WORDS[`${stage.id}/${part.id}`] ?? '',
               run: go(addressOf(bench.id, stage.id, part.id)),
             })),

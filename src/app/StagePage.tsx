@@ -2,20 +2,27 @@ import { use, useEffect } from 'react'
 import { Navigate } from 'react-router'
 import { addressOf, loadDomains, rememberPart, useBenchStore } from '../state'
 import { later, Parts, Sheet } from '../ui'
-import type { PartDef, StageDef } from '../ui/stage'
+import type { PartDef, PartSheet, PartWords, StageDef } from '../ui/stage'
 
 const Unbuilt = later(async () => (await import('../screens/unbuilt/Unbuilt')).Unbuilt)
 
-type Sheets = ReturnType<StageDef['load']>
+/** What a stage shows, and what its parts say of themselves. */
+interface Fetched {
+  readonly sheets: Readonly<Record<string, PartSheet>>
+  readonly words: Readonly<Record<string, PartWords>>
+}
 
 /** What each stage shows, asked for once: when it is first drawn, or at idle. */
-const asked = new Map<string, Sheets>()
+const asked = new Map<string, Promise<Fetched>>()
 
 /** Fetches what a stage shows. */
-export function sheetsOf(stage: StageDef): Sheets {
+export function sheetsOf(stage: StageDef): Promise<Fetched> {
   const known = asked.get(stage.id)
   if (known !== undefined) return known
-  const sheets = Promise.all([stage.load(), loadDomains(stage.domains)]).then(([made]) => made)
+  const sheets = Promise.all([stage.load(), stage.words(), loadDomains(stage.domains)]).then(([made, words]) => ({
+    sheets: made,
+    words,
+  }))
   asked.set(stage.id, sheets)
   return sheets
 }
@@ -47,15 +54,16 @@ function domainsOf(part: PartDef): Promise<void> {
 
 function PartPage({ stage, part }: { readonly stage: StageDef; readonly part: PartDef }) {
   const coming = [sheetsOf(stage), domainsOf(part)] as const
-  const sheet = use(coming[0])[part.id]
+  const { sheets, words } = use(coming[0])
+  const [sheet, said] = [sheets[part.id], words[part.id]]
   use(coming[1])
-  const about = useBenchStore(({ bench }) => (bench === null ? null : (part.aboutFor?.(bench) ?? null)))
-  if (sheet === undefined) return null
+  const about = useBenchStore(({ bench }) => (bench === null ? null : (said?.aboutFor?.(bench) ?? null)))
+  if (sheet === undefined || said === undefined) return null
   if ('sheet' in sheet) return <sheet.sheet />
   return (
     <Sheet
-      question={part.question ?? stage.question}
-      about={about ?? part.about}
+      question={said.question ?? stage.question}
+      about={about ?? said.about}
       plate={
         <>
           {stage.parts.length > 1 && <Parts of={stage} open={part.id} />}

@@ -3,6 +3,7 @@ import { emptyBench, instrument, type Bench } from '../core/document'
 import type { Axis } from '../core/motion'
 import type { UnitId } from '../core/units'
 import { listedFact, type AxisSettings } from '../core/controller'
+import { HERON_COOLING, HERON_DRIVER } from './demoDriver'
 import { HERON_WIRING } from './demoWiring'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
@@ -126,6 +127,8 @@ export function heron(id = 'heron'): BenchBundle {
     electrical: {
       ...blank.electrical,
       ...HERON_WIRING,
+      driver: { ...blank.electrical.driver, ...HERON_DRIVER },
+      cooling: { ...blank.electrical.cooling, ...HERON_COOLING },
       timerClock: stated(16e6, '16', 'MHz', 0),
       pwmFrequency: stated(5000, '5', 'kHz', 50),
       fullPower: count(1000),

@@ -1,4 +1,5 @@
 import type { Fact, Origin } from '../core/bench'
+import { PLOVER_DRIVER } from './demoDriver'
 import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
@@ -102,7 +103,7 @@ export function plover(id = 'plover'): BenchBundle {
         carriageDepth: given(80, '80', 'mm', 1),
       },
     },
-    electrical: { ...blank.electrical, ...PLOVER_WIRING },
+    electrical: { ...blank.electrical, ...PLOVER_WIRING, driver: { ...blank.electrical.driver, ...PLOVER_DRIVER } },
     optics: {
       ...blank.optics,
       power: given(2.2, '2.2', 'W', 0.2),

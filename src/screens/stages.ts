@@ -8,7 +8,7 @@ import { safety } from './safety/stage'
 
 /** A stage of later work: its question, what it will take over, and what is judged for it already. */
 function later(def: Pick<StageDef, 'id' | 'name' | 'question'> & { readonly soon: string }): StageDef {
-  return { ...def, parts: [], domains: [], load: () => Promise.resolve({}) }
+  return { ...def, parts: [], domains: [], words: () => Promise.resolve({}), load: () => Promise.resolve({}) }
 }
 
 /** The route: stages in the order of the work. */

@@ -1,6 +1,7 @@
 export * from './address'
 export * from './autosave'
 export * from './benchStore'
+export * from './bringUp'
 export { loadChecking } from './checking'
 export * from './controller'
 export * from './demoMachine'

@@ -16,8 +16,8 @@ import {
 import { axisIds, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type { Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
-import type { ClockRate, WorkshopWorker } from '../workers/workshop.worker'
+import type { MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
+import type { ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
 import { holdSession, mayBeLit, NOT_CONNECTED, useMachine } from './machineStore'
@@ -286,6 +286,16 @@ export async function pluckStandIn(
   spanMm: number,
 ): Promise<{ readonly samples: Float32Array; readonly sampleRateHz: number } | null> {
   return (await open?.remote.pluck(belt, massPerMetreKg, spanMm)) ?? null
+}
+
+/** Volts at a block of the stand-in's bench by its multimeter; null without a stand-in. */
+export async function meterStandIn(circuit: MeterCircuit, block: string): Promise<Metered | null> {
+  return (await open?.remote.volts(circuit, block)) ?? null
+}
+
+/** Light of the stand-in's head by its power meter; null without a stand-in. */
+export async function lightStandIn(watts: number): Promise<Metered | null> {
+  return (await open?.remote.light(watts)) ?? null
 }
 
 /** Reads between two marks with the stand-in's calipers. */

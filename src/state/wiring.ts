@@ -1,5 +1,15 @@
 import { setAt, templateOf, valuesOf } from '../core/bench'
-import { BLOCKS, blockShape, laidOut, wireShape, type Block, type BlockId, type Wire, type WireKind } from '../core/electrical'
+import {
+  BLOCKS,
+  blockShape,
+  bondShape,
+  laidOut,
+  wireShape,
+  type Block,
+  type BlockId,
+  type Wire,
+  type WireKind,
+} from '../core/electrical'
 import { newId } from '../data/ids'
 import { writeWiring } from '../data/wiringCsv'
 import { editBench, useBenchStore } from './benchStore'
@@ -19,11 +29,31 @@ export function addBlock(kind: BlockId, column: number): Told {
 }
 
 /** Changes a block's plain values: its name, its place. */
-export function editBlock(id: string, patch: Partial<Pick<Block, 'name' | 'x' | 'y'>>, words: string): Told {
+export function editBlock(
+  id: string,
+  patch: Partial<Pick<Block, 'name' | 'x' | 'y' | 'sense' | 'movesWith'>>,
+  words: string,
+): Told {
   return editBench(words, (bench) => {
     const block = bench.electrical.blocks[id]
     return block === undefined ? bench : setAt(bench, `electrical.blocks.${id}`, { ...block, ...patch })
   })
+}
+
+/** A metal part that is to be bonded to the protective earth. */
+export function addBond(name: string): Told {
+  return editBench('a bond', (bench) => {
+    const order = 1 + Math.max(0, ...valuesOf(bench.electrical.bonds).map((it) => it.order))
+    return setAt(bench, `electrical.bonds.${newId()}`, templateOf(bondShape, { order, name }))
+  })
+}
+
+export function editBond(id: string, name: string): Told {
+  return editBench('a bond named', (bench) => setAt(bench, `electrical.bonds.${id}.name`, name))
+}
+
+export function removeBond(id: string): Told {
+  return editBench('a bond taken away', (bench) => setAt(bench, `electrical.bonds.${id}`, undefined))
 }
 
 /** Takes a block away, with the wires that go to it; one undo step. */

@@ -2,11 +2,15 @@ import * as Comlink from 'comlink'
 import {
   createStandIn,
   hiddenTone,
+  hiddenVolts,
+  lightReading,
+  meterReading,
   pluckedSound,
   readCalipers,
   seeded,
   type Hidden,
   type Mark,
+  type MeterCircuit,
   type Random,
   type Reading,
   type ReadOut,
@@ -28,6 +32,12 @@ export interface StandInStart {
   readonly noise: number
 }
 
+/** A reading of an instrument, and its standard uncertainty. */
+export interface Metered {
+  readonly value: number
+  readonly u: number
+}
+
 /** The stand-in on its own clock, away from the page. */
 export interface WorkshopWorker {
   start(options: StandInStart, hear: (line: string) => void): void
@@ -42,6 +52,10 @@ export interface WorkshopWorker {
     massPerMetreKg: number,
     spanMm: number,
   ): { samples: Float32Array; sampleRateHz: number } | null
+  /** Volts at a block of the circuit as it is wired on its bench, by its multimeter; null without a stand-in. */
+  volts(circuit: MeterCircuit, block: string): Metered | null
+  /** Light of its head by its power meter, W; null without a stand-in. */
+  light(watts: number): Metered | null
 }
 
 const TICK = 40
@@ -49,6 +63,7 @@ const CALIPERS = { max: 150, resolution: 0.01 }
 
 let standIn: StandIn | null = null
 let noise: Random = seeded(1)
+let number = 1
 let rate: ClockRate = 1
 let timer: ReturnType<typeof setInterval> | undefined
 
@@ -67,6 +82,7 @@ function keepTime(): void {
 const api: WorkshopWorker = {
   start(options, hear) {
     rate = options.rate
+    number = options.number
     noise = seeded(options.noise)
     standIn = createStandIn({ ...options, say: hear })
   },
@@ -89,6 +105,16 @@ const api: WorkshopWorker = {
     const sampleRateHz = 44_100
     const samples = pluckedSound({ toneHz, sampleRateHz, seconds: 2.2, noise: 0.15 }, noise)
     return Comlink.transfer({ samples, sampleRateHz }, [samples.buffer])
+  },
+  volts(circuit, block) {
+    if (standIn === null) return null
+    const { volts, u } = meterReading(hiddenVolts(circuit, number).get(block) ?? 0, noise)
+    return { value: volts, u }
+  },
+  light(watts) {
+    if (standIn === null) return null
+    const { watts: value, u } = lightReading(watts, number, noise)
+    return { value, u }
   },
 }
 

@@ -52,7 +52,18 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ...['motion.centreDistance', 'motion.windingSpeed', 'motion.crossedBeltLength', 'motion.crossedSlack', 'plan.routedBelt'],
     ...['motion.cornerFocusError', 'motion.cornerSpotGrowth', 'safety.limitWatching', 'safety.limitGlance'],
     ...['electrical.settingFollows', 'electrical.blockVolts', 'electrical.dropRoom', 'electrical.wireAmps'],
-    ...['electrical.wireDrop', 'electrical.wireRoom', 'electrical.fuseRoom'],
+    ...['electrical.wireDrop', 'electrical.wireRoom', 'electrical.fuseRoom', 'electrical.converterAmps'],
+    ...['electrical.stripAmps', 'electrical.stripInrush', 'electrical.chainFaults', 'electrical.levelRoom'],
+    ...['electrical.lightAt', 'electrical.workTemperature', 'electrical.dewPoint', 'electrical.lifeShare'],
+    ...[
+      'electrical.coldSide',
+      'electrical.coldestSide',
+      'electrical.coolerWatts',
+      'electrical.signalVolts',
+      'electrical.newFlow',
+      'electrical.newAmps',
+    ],
+    ...['electrical.newNoise', 'electrical.newTemperature', 'electrical.shareMost', 'electrical.readRoom'],
   ],
 }
 const WORDS = new Set(Object.values(IN_WORDS).flat())
@@ -72,6 +83,28 @@ function railed(kinematics: string): Bench {
   const counted = setAt(heron().bench, 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
   const moved = setAt(counted, 'motion.kinematics.chosen', kinematics)
   return setAt(setAt(moved, 'motion.frame.guides.chosen', 'rails'), 'motion.heights', Object.fromEntries(heights))
+}
+
+/** The demo with another driver, and everything that such a one is asked for. */
+function withDriver(kind: string, facts: Readonly<Record<string, number>>, choices: Readonly<Record<string, string>>): Bench {
+  const of = { optoOhms: 270, onOhms: 0.03, sense: 0.1, senseVolts: 0.2, senseWatts: 1, feed: 12, perWatt: 4.5, ...facts }
+  const filter = { filterOhms: 1000, filterFarads: 1e-7 }
+  const read = { 'driver.lightRead': 5.2, 'blocks.psu.reading': 23.9, 'blocks.motors.reading': 23.8 }
+  const cooler = { mostAmps: 6.4, mostVolts: 14.4, mostStep: 66, amps: 1, newSize: 60, newSpeed: 50 }
+  const places = (place: string, values: object) => Object.entries(values).map(([key, it]) => [`electrical.${place}.${key}`, it])
+  const bench = entered(
+    heron().bench,
+    Object.fromEntries([
+      ...places('driver', { ...of, ...filter }),
+      ...places('cooling', cooler),
+      ...places('blocks.psu', { gap: 0.01, sag: 0.5 }),
+      ...Object.entries(read).map(([key, it]) => [`electrical.${key}`, it]),
+    ]) as Readonly<Record<string, number>>,
+  )
+  return Object.entries({ kind, ...choices }).reduce(
+    (it, [key, chosen]) => setAt(it, `electrical.driver.${key}.chosen`, chosen),
+    bench,
+  )
 }
 
 /** The demos, and the first on every kinematics, with what their machines have not been measured for yet. */
@@ -105,6 +138,9 @@ const benches: readonly (readonly [string, Bench])[] = [
     })
     return [it, bench] as const
   }),
+  ['a linear source', withDriver('linear', {}, { wants: 'cmos5', fourWire: 'no' })],
+  ['a transistor behind a filter', withDriver('transistor', { onAt: 2.5 }, { wants: 'opto', input: 'level' })],
+  ['a cooler', setAt(withDriver('ready', {}, {}), 'electrical.cooling.kind.chosen', 'cooler')],
 ]
 
 /** What a symbol stands for, in SI units. */

@@ -4,19 +4,30 @@ import { describe, expect, it } from 'vitest'
 import {
   carries,
   chainTemperature,
+  cooled,
+  coolerFrom,
   cornerFrequency,
   dewPoint,
+  diagnose,
   gaugeDiameter,
   levelMargin,
+  lightAlong,
+  lightAtShare,
+  lightOf,
   lifeFactor,
+  otherFan,
+  rangeOf,
   reservoir,
   ripple,
   sectionOf,
   solveRail,
+  waveform,
   wireResistance,
   type Gauge,
   type Rail,
+  type WayWire,
 } from '../../src/core/electrical'
+import { hiddenVolts } from '../../src/core/workshop'
 
 describe('copper wire', () => {
   // ASTM B258, solid wire: diameter in mm; IEC 60028 for its resistance at 20 °C, mΩ/m.
@@ -226,3 +237,128 @@ function byMathjs({ source, volts, wires, loads }: Rail): ReadonlyMap<string, nu
   }
   return null
 }
+
+describe('light of a diode', () => {
+  it('threshold and slope by hand: none at the threshold, 1.8 W/A beyond; a level lags behind pulses by the threshold', () => {
+    const diode = { threshold: 0.3, slope: 1.8 }
+    expect(lightOf(0.3, diode)).toBe(0)
+    expect(lightOf(3.4, diode)).toBeCloseTo(5.58, 12)
+    const driven = { ...diode, fullAmps: 3.4, restAmps: 0 }
+    expect(lightAtShare(0.5, { ...driven, input: 'pulses' })).toBeCloseTo(2.79, 12)
+    expect(lightAtShare(0.5, { ...driven, input: 'level' })).toBeCloseTo(2.52, 12)
+    expect(lightAtShare(0.05, { ...driven, input: 'level' })).toBe(0)
+  })
+})
+
+describe('a signal in time', () => {
+  it('keeps its mean through any lag, and ripples as the charge of the capacitor has it (RC, exact: V/2 · tanh(T/4RC))', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 5e-3, noNaN: true }),
+        fc.double({ min: 0, max: 2e-4, noNaN: true }),
+        (duty, filterS, riseS) => {
+          const wave = waveform({ duty, frequency: 5000, filterS, riseS }, 200)
+          expect(wave.reduce((sum, it) => sum + it, 0) / 200).toBeCloseTo(duty, 9)
+          const { least, most } = rangeOf(wave)
+          expect(least).toBeGreaterThanOrEqual(-1e-12)
+          expect(most).toBeLessThanOrEqual(1 + 1e-12)
+        },
+      ),
+      { seed: 11 },
+    )
+    const { least, most } = rangeOf(waveform({ duty: 0.5, frequency: 5000, filterS: 1e-4, riseS: 0 }, 2000))
+    expect(most - least).toBeCloseTo(Math.tanh(1 / 5000 / 4 / 1e-4), 2)
+  })
+
+  it('rises from a tenth to nine tenths in its rise time', () => {
+    const wave = waveform({ duty: 0.5, frequency: 1000, filterS: 0, riseS: 50e-6 }, 5000)
+    const at = (share: number): number => wave.findIndex((it) => it >= share) / 5000 / 1000
+    expect(at(0.9) - at(0.1)).toBeCloseTo(50e-6, 6)
+  })
+
+  it('gives each slice of the scan its share, and all of it in all of them', () => {
+    const wave = waveform({ duty: 0.4, frequency: 1000, filterS: 0, riseS: 0 }, 100)
+    const slices = lightAlong(wave, 2.5, 250)
+    expect([...slices.slice(0, 40)].every((it) => Math.abs(it - 1) < 1e-9)).toBe(true)
+    expect([...slices.slice(41, 100)].every((it) => Math.abs(it) < 1e-9)).toBe(true)
+    expect(slices.reduce((sum, it) => sum + it, 0) / 250).toBeCloseTo((2 * 0.4 + 0.4) / 2.5, 9)
+  })
+})
+
+describe('a thermoelectric cooler', () => {
+  // A usual 40 mm module with 127 couples: 6.4 A, 14.4 V, 66 K at 27 °C, and 53 to 60 W moved at no difference (common practice).
+  const module = coolerFrom({ mostAmps: 6.4, mostVolts: 14.4, mostStepK: 66, ratedAtC: 27 })
+
+  it('moves what its data sheet says at no difference, and none at its most difference', () => {
+    const most = module.seebeck * 6.4 * 300.15 - (6.4 ** 2 * module.ohms) / 2
+    expect(most).toBeGreaterThan(53)
+    expect(most).toBeLessThan(60)
+    // On a heat sink that is as good as none, at full current and without heat: 66 K.
+    const { coldC, hotC } = cooled(module, 0, 6.4, 27, 1e-9)
+    expect(hotC - coldC).toBeCloseTo(66, 3)
+  })
+
+  it('gives to the air what it moves and what it takes, and does nothing without current', () => {
+    const it = cooled(module, 10, 2, 25, 0.8)
+    expect((it.hotC - 25) / 0.8).toBeCloseTo(10 + it.watts, 9)
+    expect(it.watts).toBeCloseTo(2 * module.seebeck * (it.hotC - it.coldC) + 4 * module.ohms, 9)
+    // No current: heat is only conducted, K·(T_c − T_h) = Q.
+    const idle = cooled(module, 10, 0, 25, 0.8)
+    expect(idle.coldC - idle.hotC).toBeCloseTo(10 / module.perK, 9)
+  })
+
+  it('says so where the heat sink cannot carry it', () => {
+    expect(() => cooled(module, 30, 6, 30, 6)).toThrow(/runs away/)
+  })
+})
+
+it('fan laws: half the speed is half the flow, an eighth of the power and 15 dB less; 1.5 times the size 3.4 times the flow', () => {
+  const fan = { sizeMm: 40, turns: 100, flow: 0.004, amps: 0.16, noise: 40 }
+  const slow = otherFan(fan, 40, 50)
+  expect([slow.flow, slow.amps, slow.noise].map((it) => Number(it.toFixed(3)))).toEqual([0.002, 0.02, 24.949])
+  expect(otherFan(fan, 60, 100).flow / fan.flow).toBeCloseTo(1.5 ** 3, 12)
+})
+
+describe('where a voltage is lost', () => {
+  const wire = (to: string, lengthMm: number, amps = 3): WayWire => ({ wire: `w-${to}`, to, lengthMm, gauge: 'awg22', amps })
+
+  it('in 2 m of AWG 22 at 3 A: 0.636 V of 5 V; AWG 18, or so much shorter that a quarter of a volt is left', () => {
+    const found = diagnose({ block: 'psu', volts: 5 }, [wire('a', 2000)], new Map([['a', 5 - 0.636]]))
+    expect(found.extraOhms).toBeCloseTo(0, 3)
+    // AWG 20 would still lose 0.400 V and AWG 18 0.251 V: five per cent are 0.25 V, and AWG 16 has 0.158 V (ASTM B258).
+    expect(found.cure?.gauge).toBe('awg16')
+    expect(found.cure?.shorterMm).toBeCloseTo((2000 * (0.636 - 0.25)) / 0.636, -1)
+  })
+
+  it('in a plug: what the copper does not explain, at the place between two readings', () => {
+    const way = [wire('a', 500), wire('b', 500), wire('c', 500)]
+    const each = 0.159
+    const reads = new Map([
+      ['a', 12 - each],
+      ['c', 12 - 3 * each - 0.3],
+    ])
+    const found = diagnose({ block: 'psu', volts: 12 }, way, reads)
+    expect([found.from, found.to, found.wires]).toEqual(['a', 'c', ['w-b', 'w-c']])
+    expect(found.extraOhms).toBeCloseTo(0.1, 2)
+    expect(found.cure).toBeNull()
+  })
+})
+
+it('a rail as the stand-in is wired, swept, agrees with the solver where nothing is hidden in its joints', () => {
+  // The stand-in hides joints and errors: they are small beside the whole, but for the one bad plug.
+  const blocks = [
+    { id: 's', does: 'gives' as const, volts: 24, watts: 0, amps: 0, efficiency: 1 },
+    { id: 'a', does: 'takes' as const, volts: 0, watts: 40, amps: 0, efficiency: 1 },
+    { id: 'b', does: 'takes' as const, volts: 0, watts: 0, amps: 1, efficiency: 1 },
+  ]
+  const wires = [
+    { id: 'w1', from: 's', to: 'a', ohms: 0.5 },
+    { id: 'w2', from: 'a', to: 'b', ohms: 0.3 },
+  ]
+  const solved = solveRail({ source: 's', volts: 24, wires, loads: blocks.map((it) => ({ node: it.id, name: it.id, ...it })) })
+  if (!solved.ok) throw new Error('refused')
+  const swept = hiddenVolts({ blocks, wires }, 7)
+  for (const id of ['a', 'b']) expect(Math.abs((swept.get(id) ?? 0) - (solved.value.volts.get(id) ?? 0))).toBeLessThan(0.7)
+  expect(hiddenVolts({ blocks, wires }, 7)).toEqual(swept)
+})

@@ -27,6 +27,8 @@ export interface VerdictDef<B, A extends readonly string[]> {
   readonly id: string
   /** The stage that owns it. */
   readonly stage: string
+  /** The part of it that shows it first; without it all parts alike. */
+  readonly part?: string
   /** The margin figure: limit and value worked together. It is judged for all that the margin is of. */
   readonly margin: FigureDef<B, A>
   /** Only then is it judged: what nobody has begun to measure is not. */

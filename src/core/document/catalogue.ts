@@ -2,7 +2,7 @@ import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConf
 import { calibrateDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
-import { opticsDomain } from '../optics'
+import { lightDomain, opticsDomain } from '../optics'
 import { safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { benchFactSpec, type Bench } from './bench'
@@ -15,6 +15,7 @@ export const DOMAINS: readonly Domain[] = [
   mechanicsDomain,
   electricalDomain,
   opticsDomain,
+  lightDomain,
   calibrateDomain,
   safetyDomain,
   scheduleDomain,

@@ -7,6 +7,7 @@ export const DOMAIN_LOADERS = {
   mechanics: async () => (await import('../motion/mechanicsDomain')).mechanicsDomain,
   electrical: async () => (await import('../electrical/domain')).electricalDomain,
   optics: async () => (await import('../optics/domain')).opticsDomain,
+  light: async () => (await import('../optics/lightDomain')).lightDomain,
   calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,

@@ -1,3 +1,5 @@
+import type { LogicId } from './logicNames'
+
 /** What an output gives and an input wants, V. */
 export interface Levels {
   /** Lowest that the output gives for high, under load, and highest that it gives for low. */
@@ -12,11 +14,10 @@ export interface Thresholds {
 
 /** Logic families by their supply. Source: JESD8C for 3.3 V (from memory), JESD7-A for 5 V CMOS (from memory). */
 export const LOGIC = {
-  lvttl: { name: '3.3 V logic', gives: { high: 2.4, low: 0.4 }, wants: { high: 2, low: 0.8 } },
-  ttl: { name: '5 V, TTL levels', gives: { high: 2.4, low: 0.4 }, wants: { high: 2, low: 0.8 } },
-  cmos5: { name: '5 V, CMOS levels', gives: { high: 4.4, low: 0.1 }, wants: { high: 3.5, low: 1.5 } },
-} as const satisfies Readonly<Record<string, { readonly name: string; readonly gives: Levels; readonly wants: Thresholds }>>
-export type LogicId = keyof typeof LOGIC
+  lvttl: { volts: 3.3, gives: { high: 2.4, low: 0.4 }, wants: { high: 2, low: 0.8 } },
+  ttl: { volts: 5, gives: { high: 2.4, low: 0.4 }, wants: { high: 2, low: 0.8 } },
+  cmos5: { volts: 5, gives: { high: 4.4, low: 0.1 }, wants: { high: 3.5, low: 1.5 } },
+} as const satisfies Readonly<Record<LogicId, { readonly volts: number; readonly gives: Levels; readonly wants: Thresholds }>>
 
 /**
  * Room of the level that is nearer to failing between an output and an input: min(V_OH − V_IH, V_IL − V_OL).

@@ -1,4 +1,71 @@
-import { thenBlank, thenChosen, thenCount, thenGuess, type Migration } from '../bench'
+import { thenBlank, thenChosen, thenCount, thenGuess, withEach, type Migration } from '../bench'
+
+const WITH_DRIVER = {
+  kind: thenChosen('ready'),
+  gives: thenChosen('lvttl', ['cmos5']),
+  wants: thenChosen('ttl', ['cmos5']),
+  optoOhms: thenBlank('ohm'),
+  optoAmps: thenGuess(0.005, '5', 'mA', 0.002),
+  pullDown: thenChosen(null),
+  pullOhms: thenBlank('kohm'),
+  starting: thenChosen('floats'),
+  onOhms: thenBlank('mohm'),
+  onAt: thenBlank('V'),
+  sense: thenBlank('ohm'),
+  senseVolts: thenBlank('V'),
+  senseWatts: thenBlank('W'),
+  fourWire: thenChosen(null),
+  loses: thenGuess(1.5, '1.5', 'V', 0.5),
+  feed: thenBlank('V'),
+  perWatt: thenBlank('K/W'),
+  hottest: thenGuess(125, '125', 'degC'),
+  forward: thenBlank('V'),
+  fullAmps: thenBlank('A'),
+  mostAmps: thenBlank('A'),
+  threshold: thenBlank('A'),
+  slope: thenBlank('W/A'),
+  restAmps: thenGuess(0.02, '20', 'mA', 0.02),
+  input: thenChosen('pulses'),
+  rise: thenGuess(0.000009999999999999999, '10', 'us', 0.000008),
+  filterOhms: thenBlank('kohm'),
+  filterFarads: thenBlank('uF'),
+  lightRead: thenBlank('W'),
+}
+
+const WITH_COOLING = {
+  kind: thenChosen('fan'),
+  air: thenGuess(25, '25', 'degC', 8),
+  humidity: thenGuess(0.6, '60', 'percent', 0.25),
+  hottest: thenGuess(50, '50', 'degC'),
+  share: thenGuess(0.5, '50', 'percent', 0.2),
+  body: thenGuess(0.8, '0.8', 'K/W', 0.4),
+  sink: thenGuess(2, '2', 'K/W', 0.8),
+  mostAmps: thenBlank('A'),
+  mostVolts: thenBlank('V'),
+  mostStep: thenBlank('K'),
+  ratedAt: thenGuess(27, '27', 'degC'),
+  amps: thenBlank('A'),
+  activation: thenGuess(0.6, '0.6', 'eV', 0.2),
+  lifeAt: thenGuess(25, '25', 'degC'),
+  life: thenBlank('h'),
+  fanSize: thenBlank('mm'),
+  fanSpeed: thenBlank('rpm'),
+  fanFlow: thenBlank('m3/h'),
+  fanAmps: thenBlank('A'),
+  fanNoise: thenBlank('dB'),
+  newSize: thenBlank('mm'),
+  newSpeed: thenBlank('rpm'),
+}
+
+const WITH_BLOCK = {
+  powerFactor: thenGuess(0.6, '0.6', 'one', 0.1),
+  inrush: thenBlank('A'),
+  sag: thenBlank('V'),
+  gap: thenBlank('ms'),
+  sense: 'opens',
+  movesWith: '',
+  reading: thenBlank('V'),
+}
 
 export const electricalMigrations: readonly Migration[] = [
   {
@@ -12,4 +79,15 @@ export const electricalMigrations: readonly Migration[] = [
     }),
   },
   { to: 8, why: 'a bench got its wiring', up: (electrical) => ({ blocks: {}, wires: {}, ...electrical }) },
+  {
+    to: 9,
+    why: 'a bench got its driver, its cooling, its bonds and a chain of contacts',
+    up: ({ blocks, ...electrical }) => ({
+      driver: WITH_DRIVER,
+      cooling: WITH_COOLING,
+      bonds: {},
+      ...electrical,
+      blocks: withEach(blocks, WITH_BLOCK),
+    }),
+  },
 ]

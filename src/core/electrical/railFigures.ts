@@ -1,6 +1,7 @@
 import { figureOf, NotYet, type View } from '../bench'
 import type { MotionBench } from '../motion'
-import { BLOCKS, roleOf } from './blocks'
+import { BLOCKS } from './blockKinds'
+import { roleOf } from './blocks'
 import { solveRail, type RailLoad, type RailState } from './network'
 import type { ElectricalBench } from './slice'
 import { aLoad, aRailWire, aSource } from './subjects'
@@ -22,7 +23,8 @@ function wiringOf(view: View<WiredBench>): { readonly blocks: readonly WiredBloc
   }
 }
 
-function blockOf(view: View<WiredBench>, id: string) {
+/** A block as its facts stand. @throws {RangeError} where there is none of that id. */
+export function blockOf(view: View<WiredBench>, id: string) {
   const block = view.bench.electrical.blocks[id]
   if (block === undefined) throw new RangeError(`there is no block ${id} on this bench`)
   return block
@@ -104,7 +106,7 @@ function requireSound(reached: readonly string[], blocks: readonly WiredBlock[],
 }
 
 /** The source that feeds a block. @throws {NotYet} where none does. */
-function feederOf(view: View<WiredBench>, blockId: string): string {
+export function feederOf(view: View<WiredBench>, blockId: string): string {
   const { blocks, wires } = wiringOf(view)
   const found = aSourceOf(blocks).find((it) => reachOf(it, blocks, wires).blocks.slice(1).includes(blockId))
   if (found === undefined) throw new NotYet('lead a wire to it from a supply or a converter')

@@ -21,6 +21,7 @@ function wireName(id: string, word: (path: string) => string): string {
 export const supplyEnough = verdict({
   id: 'electrical.supplyEnough',
   stage: 'power',
+  part: 'wiring',
   margin: supplyRoom,
   goodFrom: 0.2,
   stopBelow: 0,
@@ -54,6 +55,7 @@ export const supplyEnough = verdict({
 export const railFits = verdict({
   id: 'electrical.railFits',
   stage: 'power',
+  part: 'wiring',
   margin: blockRoom,
   goodFrom: 0,
   stopBelow: 0,
@@ -74,6 +76,7 @@ export const railFits = verdict({
 export const dropSmall = verdict({
   id: 'electrical.dropSmall',
   stage: 'power',
+  part: 'wiring',
   margin: dropRoom,
   goodFrom: 0,
   stopBelow: 0,
@@ -96,6 +99,7 @@ export const dropSmall = verdict({
 export const wireCarries = verdict({
   id: 'electrical.wireCarries',
   stage: 'power',
+  part: 'wiring',
   margin: wireRoom,
   goodFrom: 0,
   stopBelow: 0,
@@ -116,6 +120,7 @@ export const wireCarries = verdict({
 export const fuseSuits = verdict({
   id: 'electrical.fuseSuits',
   stage: 'power',
+  part: 'wiring',
   margin: fuseRoom,
   when: ({ electrical }, id) => electrical.wires[id]?.fuse.value != null,
   goodFrom: 0,

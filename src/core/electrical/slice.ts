@@ -1,5 +1,8 @@
 import { bare, choice, fact, group, many, text, word, type Labelled, type Of, type SeeBeside, type When } from '../bench'
-import { BLOCK_IDS, roleOf, WIRE_KINDS, type BlockId, type Role } from './blocks'
+import { BLOCK_IDS, roleOf, SENSES, WIRE_KINDS, type BlockId, type Role } from './blocks'
+import { bondShape } from './bondSlice'
+import { coolingShape } from './coolingSlice'
+import { driverShape } from './driverSlice'
 import { GAUGES } from './gauges'
 
 /** Whether the controller makes the power follow the speed of the head. */
@@ -9,7 +12,7 @@ const isRole =
   (...roles: readonly Role[]): When =>
   (see: SeeBeside) =>
     roles.includes(roleOf(see.beside('kind') as BlockId))
-const hasVolts: When = (see) => isRole('source', 'converter', 'load')(see) && see.beside('kind') !== 'motorSupply'
+const hasVolts: When = (see) => !isRole('contact')(see) && see.beside('kind') !== 'motorSupply'
 
 /** A block of the wiring: what its label says, and where it is drawn. */
 export const blockShape = group(
@@ -36,20 +39,42 @@ export const blockShape = group(
     }),
     most: fact({ when: isRole('load'), label: 'Bears at most', quantity: 'voltage', min: 0.5, max: 400 }),
     amps: fact({
-      when: isRole('source', 'converter', 'load'),
+      when: (see) => !isRole('contact')(see),
       label: 'Current',
       quantity: 'current',
       min: 0.001,
       max: 200,
     }),
     efficiency: fact({
-      when: isRole('converter'),
+      when: isRole('source', 'converter'),
       label: 'Efficiency',
       quantity: 'ratio',
       min: 0.1,
       max: 1,
       unit: 'percent',
       assume: { value: 88, halfWidth: 5, unit: 'percent' },
+    }),
+    powerFactor: fact({
+      when: isRole('source'),
+      label: 'Power factor',
+      quantity: 'ratio',
+      min: 0.2,
+      max: 1,
+      assume: { value: 0.6, halfWidth: 0.1, unit: 'one' },
+    }),
+    inrush: fact({ when: isRole('source'), label: 'Inrush', quantity: 'current', min: 0.1, max: 1000 }),
+    sag: fact({ when: isRole('source'), label: 'May sag by', quantity: 'voltage', min: 0.001, max: 50 }),
+    gap: fact({ when: isRole('source'), label: 'Without feed for', quantity: 'time', min: 1e-6, max: 10, unit: 'ms' }),
+    /** What a contact does when it is pressed or opened, and the contact that it moves together with; empty: by itself. */
+    sense: word(SENSES, 'opens'),
+    movesWith: text(0, 60, ''),
+    reading: fact({
+      when: isRole('source', 'converter', 'load'),
+      part: 'bringUp',
+      label: 'Read under load',
+      quantity: 'voltage',
+      min: 0,
+      max: 400,
     }),
   },
   { part: 'wiring' },
@@ -94,6 +119,9 @@ function ofWire({ label, thing, see }: Labelled<Wire>): string {
 /** The wiring, and the signal that carries the power. */
 export const electricalShape = group(
   {
+    driver: driverShape,
+    cooling: coolingShape,
+    bonds: many(bondShape, { label: ({ label, thing }) => `${label}, ${thing.name}` }),
     blocks: many(blockShape, { label: ofBlock }),
     wires: many(wireShape, { label: ofWire }),
     timerClock: fact({

@@ -7,6 +7,7 @@ const verdict = verdictOf<ElectricalBench>()
 export const wordsTellApart = verdict({
   id: 'electrical.wordsTellApart',
   stage: 'power',
+  part: 'signal',
   margin: stepsForEachWord,
   goodFrom: 1,
   stopBelow: 0,

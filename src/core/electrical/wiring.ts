@@ -17,7 +17,8 @@ export interface WiredPair {
 
 /** Something wrong with how blocks are joined, at its place. */
 export interface WiringFinding {
-  readonly code: 'no-source' | 'two-sources' | 'converter-loop' | 'into-source' | 'to-itself' | 'lost-end'
+  readonly code:
+    'no-source' | 'two-sources' | 'converter-loop' | 'into-source' | 'to-itself' | 'lost-end' | 'mains-as-rail' | 'rail-as-mains'
   readonly message: string
   /** The block or the wire that it is about. */
   readonly block?: string
@@ -65,8 +66,29 @@ function endFindings(blocks: readonly WiredBlock[], wires: readonly WiredPair[])
       const message = `This wire leads into ${b.name}, which is a source: nothing may feed it. Turn the wire round, or join another block.`
       return [{ code: 'into-source', wire: id, message }]
     }
-    return []
+    return [...mainsFindings(id, kind, a, b)]
   })
+}
+
+/** Mains on a wire that is drawn as a rail, or the other way round. */
+function mainsFindings(wire: string, kind: WireKind, a: WiredBlock, b: WiredBlock): readonly WiringFinding[] {
+  const isMains = roleOf(a.kind) === 'mains'
+  if (isMains && (kind === 'rail' || kind === 'signal')) {
+    const message = `This wire would lead mains into ${b.name} as a ${kind}. If it is a mains lead, say so at its line; else feed ${b.name} from a supply.`
+    return [{ code: 'mains-as-rail', wire, message }]
+  }
+  if (kind === 'mains' && (isSource(a) || roleOf(a.kind) === 'load')) {
+    const message = `This wire is drawn as mains, but ${a.name} gives none. Call it a rail at its line.`
+    return [{ code: 'rail-as-mains', wire, message }]
+  }
+  return []
+}
+
+/** A load on the mains, or a contact in a signal or mains line: it need not hang on a rail. */
+function isFedOtherwise(id: string, kind: BlockId, wires: readonly WiredPair[]): boolean {
+  if (wires.some((it) => it.kind === 'rail' && it.to === id)) return false
+  if (roleOf(kind) === 'contact') return wires.some((it) => it.kind !== 'earth' && (it.from === id || it.to === id))
+  return wires.some((it) => it.kind === 'mains' && it.to === id)
 }
 
 /** Loads that no source reaches, and blocks that two reach at once. */
@@ -76,7 +98,7 @@ function sourceFindings(blocks: readonly WiredBlock[], wires: readonly WiredPair
     for (const id of reachOf(source.id, blocks, wires).blocks.slice(1)) feeders.set(id, [...(feeders.get(id) ?? []), source.name])
   }
   return blocks.flatMap(({ id, kind, name }): WiringFinding[] => {
-    if (roleOf(kind) === 'source') return []
+    if (roleOf(kind) === 'source' || roleOf(kind) === 'mains' || isFedOtherwise(id, kind, wires)) return []
     const from = feeders.get(id) ?? []
     if (from.length === 0) {
       return [{ code: 'no-source', block: id, message: `Nothing feeds ${name}: lead a wire to it from a supply or a converter.` }]

@@ -57,6 +57,7 @@ export const fineEnough = verdict({
 export const dotsAlike = verdict({
   id: 'optics.dotsAlike',
   stage: 'power',
+  part: 'signal',
   margin: periodsForEachDot,
   goodFrom: 4,
   stopBelow: 2,

@@ -27,12 +27,18 @@ export type Quantity =
   | 'current'
   | 'resistance'
   | 'inductance'
+  | 'capacitance'
   | 'pressure'
   | 'flow'
   | 'angle'
   | 'temperature'
+  | 'temperatureStep'
+  | 'thermalResistance'
   | 'wavelength'
   | 'irradiance'
+  | 'wattsPerAmp'
+  | 'electronVolts'
+  | 'level'
   | 'stepsPerLength'
   | 'opticalDensity'
   | 'ratio'
@@ -59,6 +65,7 @@ export const UNITS = {
   ft: { symbol: 'ft', quantity: 'length', scale: 12 * inch, words: ["'", '′', '’', 'ft.', 'foot', 'feet'] },
   s: { symbol: 's', quantity: 'time', scale: 1, words: ['sec', 'second', 'seconds'] },
   ms: { symbol: 'ms', quantity: 'time', scale: 1e-3 },
+  us: { symbol: 'µs', quantity: 'time', scale: 1e-6, words: ['us', 'μs'] },
   min: { symbol: 'min', quantity: 'time', scale: 60, words: ['minute', 'minutes'] },
   h: { symbol: 'h', quantity: 'time', scale: 3600, words: ['hour', 'hours'] },
   'mm/s': { symbol: 'mm/s', quantity: 'speed', scale: 1 },
@@ -127,6 +134,7 @@ export const UNITS = {
   Hz: { symbol: 'Hz', quantity: 'frequency', scale: 1, words: ['/s', 'steps/s'] },
   kHz: { symbol: 'kHz', quantity: 'frequency', scale: 1000, words: ['k/s'] },
   MHz: { symbol: 'MHz', quantity: 'frequency', scale: 1e6 },
+  rpm: { symbol: '/min', quantity: 'frequency', scale: 1 / 60, words: ['rpm', 'turns/min'] },
   W: { symbol: 'W', quantity: 'power', scale: 1, words: ['watt', 'watts'] },
   mW: { symbol: 'mW', quantity: 'power', scale: 1e-3 },
   V: { symbol: 'V', quantity: 'voltage', scale: 1, words: ['volt', 'volts'] },
@@ -139,6 +147,10 @@ export const UNITS = {
   H: { symbol: 'H', quantity: 'inductance', scale: 1 },
   mH: { symbol: 'mH', quantity: 'inductance', scale: 1e-3 },
   uH: { symbol: 'µH', quantity: 'inductance', scale: 1e-6, words: ['uh', 'μh'] },
+  F: { symbol: 'F', quantity: 'capacitance', scale: 1 },
+  mF: { symbol: 'mF', quantity: 'capacitance', scale: 1e-3 },
+  uF: { symbol: 'µF', quantity: 'capacitance', scale: 1e-6, words: ['uf', 'μf'] },
+  nF: { symbol: 'nF', quantity: 'capacitance', scale: 1e-9 },
   Pa: { symbol: 'Pa', quantity: 'pressure', scale: 1 },
   hPa: { symbol: 'hPa', quantity: 'pressure', scale: 100, words: ['mbar'] },
   kPa: { symbol: 'kPa', quantity: 'pressure', scale: 1000 },
@@ -182,9 +194,15 @@ export const UNITS = {
     offset: -160 / 9,
     words: ['f', 'deg f', 'degf', '° f', 'ºf', 'fahrenheit'],
   },
+  K: { symbol: 'K', quantity: 'temperatureStep', scale: 1, words: ['°c', 'c'] },
+  stepF: { symbol: '°F', quantity: 'temperatureStep', scale: 5 / 9, words: ['f'] },
+  'K/W': { symbol: 'K/W', quantity: 'thermalResistance', scale: 1, words: ['°c/w', 'c/w'] },
   nm: { symbol: 'nm', quantity: 'wavelength', scale: 1, words: ['nanometre', 'nanometres'] },
   'W/m2': { symbol: 'W/m²', quantity: 'irradiance', scale: 1, words: ['w/m2', 'w/m^2'] },
   'kW/m2': { symbol: 'kW/m²', quantity: 'irradiance', scale: 1000, words: ['kw/m2', 'kw/m^2'] },
+  'W/A': { symbol: 'W/A', quantity: 'wattsPerAmp', scale: 1, words: ['mw/ma'] },
+  eV: { symbol: 'eV', quantity: 'electronVolts', scale: 1 },
+  dB: { symbol: 'dB', quantity: 'level', scale: 1, words: ['db(a)', 'dba'] },
   'steps/mm': { symbol: 'steps/mm', quantity: 'stepsPerLength', scale: 1, words: ['/mm', 'step/mm'] },
   'steps/in': { symbol: 'steps/in', quantity: 'stepsPerLength', scale: 1 / inch, words: ['/in', 'step/in'] },
   OD: { symbol: '', quantity: 'opticalDensity', scale: 1, words: ['od'] },
@@ -225,12 +243,18 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   current: 'A',
   resistance: 'ohm',
   inductance: 'H',
+  capacitance: 'F',
   pressure: 'Pa',
   flow: 'm3/s',
   angle: 'rad',
   temperature: 'degC',
+  temperatureStep: 'K',
+  thermalResistance: 'K/W',
   wavelength: 'nm',
   irradiance: 'W/m2',
+  wattsPerAmp: 'W/A',
+  electronVolts: 'eV',
+  level: 'dB',
   stepsPerLength: 'steps/mm',
   opticalDensity: 'OD',
   ratio: 'one',
@@ -256,6 +280,7 @@ const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
     pressure: 'inH2O',
     flow: 'ft3/min',
     temperature: 'degF',
+    temperatureStep: 'stepF',
     stepsPerLength: 'steps/in',
   },
 }

@@ -1,5 +1,6 @@
 export * from './calipers'
 export * from './hidden'
 export * from './machine'
+export * from './meter'
 export * from './pluck'
 export * from './random'

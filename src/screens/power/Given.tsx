@@ -1,9 +1,11 @@
+import { useBenchStore } from '../../state'
 import { ChoiceField, FactField, Panel, Sentence } from '../../ui'
 
-/** What the signal is given, and what is still to come. */
+/** What the signal is given: its timer, and what becomes of its pulses on the way. */
 export function SignalGiven() {
+  const takesLevel = useBenchStore((it) => it.bench?.electrical.driver.input.chosen === 'level')
   return (
-    <div className="grid gap-4">
+    <div className="mt-3 grid gap-4">
       <Panel title="Given, the signal">
         <Sentence>
           The timer of the power output counts a clock of <FactField path="electrical.timerClock" />; the signal runs at{' '}
@@ -12,10 +14,16 @@ export function SignalGiven() {
           spot is <FactField path="optics.spotX" /> across X.
         </Sentence>
       </Panel>
-      <p className="border-y border-dashed border-second py-3">
-        <strong className="font-[650]">Driver, filter, cooling and the safety chain are not built yet.</strong> Until then: never
-        unplug a motor under power, let the beam’s supply off while you change wires, and leave mains to licensed hands.
-      </p>
+      <Panel title="Given, the way to the light">
+        <Sentence>
+          The input of the driver takes <ChoiceField path="electrical.driver.input" />. A filter before it has{' '}
+          <FactField path="electrical.driver.filterOhms" /> and <FactField path="electrical.driver.filterFarads" />; its light
+          rises within <FactField path="electrical.driver.rise" />.
+        </Sentence>
+        {!takesLevel && (
+          <p className="pt-1 text-[13px] text-second">Where there is no filter, leave it open: pulses go through as they are.</p>
+        )}
+      </Panel>
     </div>
   )
 }

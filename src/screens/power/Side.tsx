@@ -1,7 +1,21 @@
+import type { ReactNode } from 'react'
+import type { FigureDef } from '../../core/bench'
 import {
   aSource,
+  converterAmps,
+  reservoirNeeded,
+  stripAmps,
+  stripInrush,
+  stripRoom,
+  supplyInput,
   blockVolts,
   converterInput,
+  filterCorner,
+  filterRipple,
+  frequencyForFilter,
+  frequencyForWords,
+  leastShare,
+  stepsLeft,
   dropRoom,
   powerStepsOfTimer,
   roleOf,
@@ -9,30 +23,45 @@ import {
   stepsForEachWord,
   supplyRoom,
 } from '../../core/electrical'
-import { frequencyWithoutBands, periodsForEachDot, speedWithoutBands } from '../../core/optics'
+import { filterLag, frequencyWithoutBands, periodsForEachDot, speedWithoutBands } from '../../core/optics'
 import { useBenchStore } from '../../state'
 import { FigureRow, Panel, Side } from '../../ui'
 import { useChosenBlock } from './chosenBlock'
 import type { Bench } from '../../core/document'
 
 export function SignalSide() {
+  const hasFilter = useBenchStore((it) => it.bench?.electrical.driver.filterFarads.value != null)
   return (
-    <Side stage="power">
+    <Side stage="power" part="signal">
       <Panel title="Worked, the signal">
         <FigureRow def={periodsForEachDot} args={[]} />
         <FigureRow def={frequencyWithoutBands} args={[]} />
         <FigureRow def={speedWithoutBands} args={[]} />
         <FigureRow def={powerStepsOfTimer} args={[]} />
         <FigureRow def={stepsForEachWord} args={[]} />
+        <FigureRow def={frequencyForWords} args={[]} />
+        <FigureRow def={leastShare} args={[]} />
+        <FigureRow def={stepsLeft} args={[]} />
       </Panel>
+      {hasFilter && (
+        <Panel title="Worked, the filter">
+          {[filterCorner, filterRipple, frequencyForFilter, filterLag].map((def) => (
+            <FigureRow key={def.id} def={def} args={[]} />
+          ))}
+        </Panel>
+      )}
     </Side>
   )
+}
+
+export function ChainSide() {
+  return <Side stage="power" part="chain" />
 }
 
 export function WiringSide() {
   const bench = useBenchStore((it) => it.bench)
   return (
-    <Side stage="power">
+    <Side stage="power" part="wiring">
       {bench !== null && <WorkedBlock bench={bench} />}
       {bench !== null && <WorkedRails bench={bench} />}
     </Side>
@@ -44,23 +73,42 @@ function WorkedBlock({ bench }: { readonly bench: Bench }) {
   const [id] = useChosenBlock(bench)
   const block = bench.electrical.blocks[id]
   if (block === undefined || roleOf(block.kind) === 'contact') return null
-  const role = roleOf(block.kind)
-  return (
-    <Panel title={`Worked, ${block.name}`}>
-      {role === 'load' ? (
-        <>
-          <FigureRow def={blockVolts} args={[id]} />
-          <FigureRow def={dropRoom} args={[id]} />
-        </>
+  return <Panel title={`Worked, ${block.name}`}>{workedOf(bench, id)}</Panel>
+}
+
+function workedOf(bench: Bench, id: string): ReactNode {
+  const block = bench.electrical.blocks[id]
+  const isOnMains = Object.values(bench.electrical.wires).some((it) => it.kind === 'mains' && it.to === id)
+  switch (block === undefined ? 'contact' : roleOf(block.kind)) {
+    case 'load':
+      return isOnMains ? (
+        <p className="py-1.5 text-second">It stands on the mains.</p>
       ) : (
-        <>
-          <FigureRow def={sourceAmps} args={[id]} />
-          <FigureRow def={supplyRoom} args={[id]} />
-          {role === 'converter' && <FigureRow def={converterInput} args={[id]} />}
-        </>
-      )}
-    </Panel>
-  )
+        <Figures of={[blockVolts, dropRoom]} id={id} />
+      )
+    case 'mains':
+      return <Figures of={[stripAmps, stripRoom, stripInrush]} id={id} />
+    case 'converter':
+      return <Figures of={[sourceAmps, supplyRoom, converterInput, converterAmps]} id={id} />
+    case 'source':
+      return (
+        <Figures
+          of={[
+            sourceAmps,
+            supplyRoom,
+            ...(isOnMains ? [supplyInput] : []),
+            ...(block?.sag.value == null ? [] : [reservoirNeeded]),
+          ]}
+          id={id}
+        />
+      )
+    case 'contact':
+      return null
+  }
+}
+
+function Figures({ of, id }: { readonly of: readonly FigureDef<Bench, [string]>[]; readonly id: string }) {
+  return of.map((def) => <FigureRow key={def.id} def={def} args={[id]} />)
 }
 
 /** What every source gives at the worst moment. */

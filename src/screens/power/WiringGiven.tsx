@@ -1,5 +1,17 @@
 import { useState } from 'react'
-import { BLOCKS, roleOf, WIRE_KINDS, type Block, type BlockId, type Wire, type WireKind } from '../../core/electrical'
+import {
+  ACTUATED,
+  BLOCKS,
+  isActuated,
+  roleOf,
+  WIRE_KINDS,
+  type ActuatedId,
+  type Block,
+  type BlockId,
+  type Sense,
+  type Wire,
+  type WireKind,
+} from '../../core/electrical'
 import type { Bench } from '../../core/document'
 import { addBlock, addWire, editBlock, editWire, layOutWiring, removeBlock, removeWire, useBenchStore } from '../../state'
 import { ChoiceField, FactField, Panel, PlainField, SelectOf, Sentence, TakeAway } from '../../ui'
@@ -35,9 +47,12 @@ export function WiringGiven() {
   )
 }
 
+const MOVED_WORDS = Object.fromEntries(
+  Object.entries(ACTUATED).map(([kind, words]) => [kind, `${words[0]?.toUpperCase()}${words.slice(1)}`]),
+) as Readonly<Record<ActuatedId, string>>
 const KIND_NAMES = Object.fromEntries(Object.entries(BLOCKS).map(([id, { name }]) => [id, name])) as Record<BlockId, string>
 /** In which column of the drawing a role stands at first. */
-const COLUMN = { source: 0, contact: 1, converter: 1, load: 2 } as const
+const COLUMN = { mains: 0, source: 0, contact: 2, converter: 1, load: 3 } as const
 
 function AddBlock() {
   const [kind, setKind] = useState<BlockId>('motorSupply')
@@ -79,27 +94,43 @@ function Chosen({ bench }: { readonly bench: Bench }) {
         <span className="pb-1.5 text-[13px] text-second">{BLOCKS[block.kind].label}</span>
         <TakeAway what={`Take ${block.name} away, with its wires`} act={() => removeBlock(id)} />
       </div>
-      <Label id={id} block={block} />
+      <Label id={id} block={block} bench={bench} />
     </Panel>
   )
 }
 
-function Label({ id, block }: { readonly id: string; readonly block: Block }) {
+function Label({ id, block, bench }: { readonly id: string; readonly block: Block; readonly bench: Bench }) {
   const at = <K extends string>(key: K) => `electrical.blocks.${id}.${key}` as const
   switch (roleOf(block.kind)) {
     case 'contact':
-      return <p className="py-1 text-second">A contact: what passes it goes on to what hangs behind it.</p>
+      return <Contact id={id} block={block} bench={bench} />
+    case 'mains':
+      return (
+        <>
+          <Sentence>
+            The mains have <FactField path={at('volts')} />, and it carries <FactField path={at('amps')} />.
+          </Sentence>
+          <p className="text-[13px] text-second">Mains work is left to licensed hands and local codes.</p>
+        </>
+      )
     case 'source':
       return (
-        <Sentence>
-          It gives{' '}
-          {block.kind === 'motorSupply' ? (
-            <FactField path="motion.motorVoltage" place="power" />
-          ) : (
-            <FactField path={at('volts')} />
-          )}{' '}
-          and at most <FactField path={at('amps')} />.
-        </Sentence>
+        <>
+          <Sentence>
+            It gives{' '}
+            {block.kind === 'motorSupply' ? (
+              <FactField path="motion.motorVoltage" place="power" />
+            ) : (
+              <FactField path={at('volts')} />
+            )}{' '}
+            and at most <FactField path={at('amps')} />; <FactField path={at('efficiency')} /> of what it takes comes out, at a
+            power factor of <FactField path={at('powerFactor')} />, and its inrush is <FactField path={at('inrush')} />.
+          </Sentence>
+          <Sentence>
+            With a capacitor behind it, it may sag by <FactField path={at('sag')} /> while it is without feed for{' '}
+            <FactField path={at('gap')} />.
+          </Sentence>
+        </>
       )
     case 'converter':
       return (
@@ -118,6 +149,39 @@ function Label({ id, block }: { readonly id: string; readonly block: Block }) {
   }
 }
 
+const SENSE_WORDS: Readonly<Record<Sense, string>> = { opens: 'opens', closes: 'closes' }
+
+/** A contact: what it does when it is moved, and which other it moves together with. */
+function Contact({ id, block, bench }: { readonly id: string; readonly block: Block; readonly bench: Bench }) {
+  if (!isActuated(block.kind)) {
+    const words =
+      block.kind === 'contactor'
+        ? 'It conducts while a signal wire into it says on: its coil.'
+        : 'It conducts while every signal wire into it says on; one that nothing drives says on unless it is pulled down.'
+    return <p className="py-1 text-second">{words}</p>
+  }
+  const others = inOrder(bench.electrical.blocks).filter(([it, { kind }]) => it !== id && isActuated(kind))
+  const together = { '': 'by itself', ...Object.fromEntries(others.map(([it, { name }]) => [it, `together with ${name}`])) }
+  return (
+    <p className="flex flex-wrap items-center gap-2 py-1 text-[15px]">
+      {MOVED_WORDS[block.kind]}, it
+      <SelectOf
+        label={`What ${block.name} does`}
+        of={SENSE_WORDS}
+        value={block.sense}
+        choose={(sense) => editBlock(id, { sense }, `“${block.name}” ${sense}`)}
+      />
+      and moves
+      <SelectOf
+        label={`What ${block.name} moves with`}
+        of={together}
+        value={Object.hasOwn(together, block.movesWith) ? (block.movesWith as '') : ''}
+        choose={(movesWith) => editBlock(id, { movesWith }, `“${block.name}” moves with another`)}
+      />
+    </p>
+  )
+}
+
 /** All wires, and a way to join two blocks. */
 function Wires({ bench }: { readonly bench: Bench }) {
   const { blocks, wires } = bench.electrical
@@ -125,11 +189,13 @@ function Wires({ bench }: { readonly bench: Bench }) {
   const ids = Object.keys(names)
   const [from, setFrom] = useState<string | null>(null)
   const [to, setTo] = useState<string | null>(null)
+  const [carries, setCarries] = useState<WireKind | null>(null)
   if (ids.length < 2) return null
   const [a, b] = [
     from !== null && ids.includes(from) ? from : (ids[0] ?? ''),
     to !== null && ids.includes(to) ? to : (ids[1] ?? ''),
   ]
+  const kind = carries ?? usualKind(blocks[a]?.kind, blocks[b]?.kind)
   return (
     <Panel title="Given, the wires">
       <ul className="m-0 list-none p-0">
@@ -142,12 +208,28 @@ function Wires({ bench }: { readonly bench: Bench }) {
         <SelectOf label="Wire from" of={names} value={a} choose={setFrom} />
         to
         <SelectOf label="Wire to" of={names} value={b} choose={setTo} />
-        <button type="button" className="button" disabled={a === b} onClick={() => addWire(a, b, 'rail')}>
+        as
+        <SelectOf label="Wire carries" of={KINDS} value={kind} choose={setCarries} />
+        <button
+          type="button"
+          className="button"
+          disabled={a === b}
+          onClick={() => {
+            addWire(a, b, kind)
+            setCarries(null)
+          }}
+        >
           Join them
         </button>
       </div>
     </Panel>
   )
+}
+
+/** What a wire between two kinds mostly carries. */
+function usualKind(from: BlockId | undefined, to: BlockId | undefined): WireKind {
+  if (from !== undefined && roleOf(from) === 'mains') return 'mains'
+  return from === 'controller' || to === 'contactor' ? 'signal' : 'rail'
 }
 
 const KINDS: Readonly<Record<WireKind, string>> = { rail: 'rail', signal: 'signal', earth: 'earth', mains: 'mains' }

@@ -5,19 +5,14 @@ export const power = stage({
   name: 'Power',
   question: 'Will the supplies, driver and signal carry the diode, cool?',
   parts: [
-    {
-      id: 'wiring',
-      name: 'Wiring',
-      about:
-        'What feeds what: volts, amps and what each pair of wires loses, at the worst moment. Drag a block, or move it by the arrow keys.',
-    },
-    {
-      id: 'signal',
-      name: 'Signal',
-      question: 'Will the signal carry the power?',
-      about: 'The power signal along one dot at the wanted speed, to scale: each pulse is beam on.',
-    },
+    { id: 'wiring', name: 'Wiring' },
+    { id: 'chain', name: 'Safety chain' },
+    { id: 'driver', name: 'Driver' },
+    { id: 'signal', name: 'Signal' },
+    { id: 'cooling', name: 'Cooling' },
+    { id: 'bringUp', name: 'First power' },
   ],
-  domains: ['electrical', 'optics', 'motion'],
+  domains: ['electrical', 'optics', 'light', 'motion'],
+  words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

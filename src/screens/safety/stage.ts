@@ -4,14 +4,8 @@ export const safety = stage({
   id: 'safety',
   name: 'Safety',
   question: 'What can hurt someone, and what is still open?',
-  parts: [
-    {
-      id: 'eyewear',
-      name: 'Eyewear',
-      question: 'Is the eyewear dense enough at this wavelength?',
-      about: 'What the beam asks for, and what is certified, on one scale: each whole step lets a tenth through.',
-    },
-  ],
+  parts: [{ id: 'eyewear', name: 'Eyewear' }],
   domains: ['safety'],
+  words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

@@ -4,13 +4,8 @@ export const work = stage({
   id: 'work',
   name: 'Work',
   question: 'What will it look like, and how long will it take?',
-  parts: [
-    {
-      id: 'program',
-      name: 'Program',
-      about: 'A program from elsewhere, looked at before the beam is on.',
-    },
-  ],
+  parts: [{ id: 'program', name: 'Program' }],
   domains: ['motion'],
+  words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

@@ -1,0 +1,9 @@
+import type { PartWords } from '../../ui/stage'
+
+/** What each part asks, and what to do with its plate; fetched with what it shows. */
+export const words = {
+  eyewear: {
+    about: 'What the beam asks for, and what is certified, on one scale: each whole step lets a tenth through.',
+    question: 'Is the eyewear dense enough at this wavelength?',
+  },
+} satisfies Readonly<Record<string, PartWords>>

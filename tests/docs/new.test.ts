@@ -56,7 +56,7 @@ describe('what npm run new writes', () => {
       'a stage with one plate',
       (tree) => newStage(tree, 'housing', {}),
       [
-        ...['stage.ts', 'sheets.ts', 'Given.tsx', 'Plate.tsx', 'Side.tsx'].map((it) => `src/screens/housing/${it}`),
+        ...['stage.ts', 'words.ts', 'sheets.ts', 'Given.tsx', 'Plate.tsx', 'Side.tsx'].map((it) => `src/screens/housing/${it}`),
         'src/screens/stages.ts',
         'scripts/screenshots.ts',
       ],

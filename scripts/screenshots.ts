@@ -50,7 +50,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'power-wiring', act: (page) => open(page, 'power', 'wiring') },
-  { name: 'power-signal', dark: true, act: (page) => open(page, 'power', 'signal') },
+  { name: 'power-chain', dark: true, act: (page) => open(page, 'power', 'chain') },
   {
     name: 'controller-settings',
     dark: true,

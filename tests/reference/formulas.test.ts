@@ -63,7 +63,13 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'electrical.newFlow',
       'electrical.newAmps',
     ],
-    ...['electrical.newNoise', 'electrical.newTemperature', 'electrical.shareMost', 'electrical.readRoom'],
+    ...[
+      'electrical.newNoise',
+      'electrical.newTemperature',
+      'electrical.shareMost',
+      'electrical.readRoom',
+      'electrical.blockWatts',
+    ],
   ],
 }
 const WORDS = new Set(Object.values(IN_WORDS).flat())

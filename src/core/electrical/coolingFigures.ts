@@ -111,7 +111,7 @@ const HALVINGS = 40
 
 export const shareMost = figure({
   id: 'electrical.shareMost',
-  label: 'Beam may be on for',
+  label: 'Share of the time the beam may be on; from 100 % for good',
   quantity: 'ratio',
   show: { metric: 'percent', inch: 'percent' },
   formula: 's = \\dfrac{T_m - T_a}{Q\\,(R_1 + R_2)},\\; \\text{at most twice the whole}',

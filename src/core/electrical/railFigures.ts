@@ -174,6 +174,50 @@ export const blockVolts = figure({
   work: (view, id: string): number => view.figure(railState, feederOf(view, id)).volts.get(id) ?? Number.NaN,
 })
 
+export const blockWatts = figure({
+  id: 'electrical.blockWatts',
+  of: aLoad,
+  label: 'Takes at the worst moment',
+  quantity: 'power',
+  formula: 'P = V\\cdot I',
+  symbols: {},
+  source: 'What regulates takes the power of its label, the rest the current of its label at the voltage that reaches it.',
+  doubt: 'nudge',
+  work(view, id: string): number {
+    const { watts, amps } = loadOf(view, id)
+    return watts + amps * view.figure(blockVolts, id)
+  },
+})
+
+export const inputAmps = figure({
+  id: 'electrical.inputAmps',
+  of: aLoad,
+  label: 'Current into it',
+  quantity: 'current',
+  formula: 'I = \\dfrac{\\v{P}}{\\v{V}}',
+  symbols: { P: '=electrical.blockWatts|{0}', V: '=electrical.blockVolts|{0}' },
+  source: 'Power over the voltage that reaches it.',
+  doubt: 'nudge',
+  work: (view, id: string): number => view.figure(blockWatts, id) / view.figure(blockVolts, id),
+})
+
+export const sourceHeat = figure({
+  id: 'electrical.sourceHeat',
+  of: aSource,
+  label: 'Turns into heat',
+  quantity: 'power',
+  formula: 'Q = \\v{V}\\cdot \\v{I}\\left(\\dfrac{1}{\\v{\\eta}} - 1\\right)',
+  symbols: {
+    V: '=electrical.sourceVolts|{0}',
+    I: '=electrical.sourceAmps|{0}',
+    '\\eta': 'electrical.blocks.{0}.efficiency',
+  },
+  source: 'Balance of power over a supply or a converter.',
+  doubt: 'nudge',
+  work: (view, id: string): number =>
+    view.figure(sourceVolts, id) * view.figure(sourceAmps, id) * (1 / blockOf(view, id).efficiency - 1),
+})
+
 export const blockRoom = figure({
   id: 'electrical.blockRoom',
   of: aLoad,

@@ -1,6 +1,9 @@
 import { useState } from 'react'
 import {
   blockVolts,
+  blockWatts,
+  inputAmps,
+  sourceHeat,
   isActuated,
   roleOf,
   sourceAmps,
@@ -63,7 +66,7 @@ export function BlockFigure(props: Props) {
       aria-label={`${block.name}${volts === '' ? '' : `, ${volts}`}; arrow keys move it, Enter opens what its label says`}
       data-block={block.name}
       data-live={chain?.isLive}
-      style={{ cursor: 'move' }}
+      style={{ cursor: 'move', touchAction: 'none' }}
       {...drag}
       onKeyDown={(event) => {
         if (event.key === 'Enter') choose(id)
@@ -125,9 +128,8 @@ function useMoving({ id, block, move }: Props, choose: (id: string) => void) {
 }
 
 /** A supply, a load: its name over its shape, its numbers beside it. */
-function WideFace({ id, block, bench, volts, chain, reads }: Props & { readonly volts: string }) {
-  const role = roleOf(block.kind)
-  const amps = useSaid(bench, sourceAmps, id, 'A', 2)
+function WideFace(props: Props & { readonly volts: string }) {
+  const { block, volts } = props
   const [name = '', more] = onTwoLines(block.name, 19)
   return (
     <>
@@ -141,29 +143,34 @@ function WideFace({ id, block, bench, volts, chain, reads }: Props & { readonly 
       >
         {more === undefined ? name : `${name}…`}
       </text>
-      <BlockShape kind={block.kind} at="translate(6 24) scale(0.86)" />
-      <g fontSize="13.5" className="num">
-        <text x="60" y="46" fill="var(--ink)">
+      <BlockShape kind={block.kind} at="translate(3 24) scale(0.86)" />
+      <g fontSize="12.5" className="num">
+        <text x="55" y="43" fill="var(--ink)" fontSize="13.5">
           {volts === '' ? 'label?' : volts}
         </text>
-        {reads && (
-          <text x="60" y="65" fill="var(--second)">
-            {block.reading.value === null ? 'not read' : `read ${block.reading.value}`}
-          </text>
-        )}
-        {(role === 'source' || role === 'converter') && chain === null && !reads && (
-          <text x="60" y="65" fill="var(--second)">
-            {amps === '' ? '' : `gives ${amps}`}
-          </text>
-        )}
-        {chain !== null && block.kind === 'head' && (
-          <text x="60" y="65" fill="var(--ink)">
-            {chain.isOn ? 'can be on' : 'dark'}
-          </text>
-        )}
+        <Numbers {...props} />
       </g>
     </>
   )
+}
+
+/** What stands under the volts of a block: amps, watts and heat, what was read, or what a head does in a state of the chain. */
+function Numbers({ id, block, bench, chain, reads }: Props) {
+  const role = roleOf(block.kind)
+  const isSource = role === 'source' || role === 'converter'
+  const amps = useSaid(bench, isSource ? sourceAmps : inputAmps, id, 'A', 2)
+  const watts = useSaid(bench, isSource ? sourceHeat : blockWatts, id, 'W', 2)
+  const lines = ((): readonly string[] => {
+    if (reads) return [block.reading.value === null ? 'not read' : `read ${block.reading.value}`]
+    if (chain !== null) return block.kind === 'head' ? [chain.isOn ? 'can be on' : 'dark'] : []
+    if (isSource) return [amps, watts === '' ? '' : `heat ${watts}`]
+    return [amps, watts]
+  })()
+  return lines.map((line, i) => (
+    <text key={i} x="55" y={59 + 15 * i} fill={chain === null ? 'var(--second)' : 'var(--ink)'}>
+      {line}
+    </text>
+  ))
 }
 
 /** A contact, or what stands on the mains: its shape over its name. */

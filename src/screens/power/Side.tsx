@@ -9,17 +9,20 @@ import {
   stripRoom,
   supplyInput,
   blockVolts,
+  blockWatts,
   converterInput,
   filterCorner,
   filterRipple,
   frequencyForFilter,
   frequencyForWords,
+  inputAmps,
   leastShare,
   stepsLeft,
   dropRoom,
   powerStepsOfTimer,
   roleOf,
   sourceAmps,
+  sourceHeat,
   stepsForEachWord,
   supplyRoom,
 } from '../../core/electrical'
@@ -84,18 +87,19 @@ function workedOf(bench: Bench, id: string): ReactNode {
       return isOnMains ? (
         <p className="py-1.5 text-second">It stands on the mains.</p>
       ) : (
-        <Figures of={[blockVolts, dropRoom]} id={id} />
+        <Figures of={[blockVolts, inputAmps, blockWatts, dropRoom]} id={id} />
       )
     case 'mains':
       return <Figures of={[stripAmps, stripRoom, stripInrush]} id={id} />
     case 'converter':
-      return <Figures of={[sourceAmps, supplyRoom, converterInput, converterAmps]} id={id} />
+      return <Figures of={[sourceAmps, supplyRoom, sourceHeat, converterInput, converterAmps]} id={id} />
     case 'source':
       return (
         <Figures
           of={[
             sourceAmps,
             supplyRoom,
+            sourceHeat,
             ...(isOnMains ? [supplyInput] : []),
             ...(block?.sag.value == null ? [] : [reservoirNeeded]),
           ]}

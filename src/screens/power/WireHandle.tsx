@@ -62,7 +62,7 @@ export function WireHandle({
         fill="transparent"
         pointerEvents="all"
         className="hover:fill-[color-mix(in_srgb,var(--teal)_14%,transparent)] focus-visible:outline-2"
-        style={{ cursor: 'ew-resize' }}
+        style={{ cursor: 'ew-resize', touchAction: 'none' }}
         tabIndex={0}
         role="slider"
         aria-label={`Drag ${labelAt(bench, path)}`}

@@ -247,7 +247,7 @@ function WireRow({
   const name = `${names[wire.from] ?? 'nothing'} to ${names[wire.to] ?? 'nothing'}`
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule py-1.5 text-[13.5px]" data-wire-row={name}>
-      <span className="min-w-52 flex-1">{name}</span>
+      <span className="min-w-44 flex-1">{name}</span>
       <SelectOf
         label={`What ${name} carries`}
         of={KINDS}
@@ -263,7 +263,7 @@ function WireRow({
         words
         value={wire.colour}
         placeholder="colour"
-        className="w-32"
+        className="w-28 print:w-24"
         keep={(colour) => editWire(id, { colour: colour.trim() })}
       />
       <PlainField
@@ -272,7 +272,7 @@ function WireRow({
         words
         value={wire.connector}
         placeholder="connector"
-        className="w-36"
+        className="w-32 print:w-24"
         keep={(connector) => editWire(id, { connector: connector.trim() })}
       />
       <TakeAway what={`Take the wire ${name} away`} act={() => removeWire(id)} />

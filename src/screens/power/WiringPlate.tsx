@@ -54,7 +54,7 @@ export function Drawing(props: {
       <svg
         viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
         style={{ minWidth: Math.min(right - left, 520), maxHeight: 560 }}
-        className="plate h-auto w-full touch-none print:max-h-[420px]"
+        className="plate h-auto w-full print:max-h-[420px]"
         role="group"
         aria-label={chain === null ? 'The wiring' : 'The safety chain'}
       >

@@ -47,7 +47,7 @@ const CLOSE = 1e-10
 
 /**
  * Solves a direct-current rail: node voltages by Kirchhoff's laws, loads of constant power by Newton's method on the branch
- * of the higher voltage, reached by raising the load from nothing to all of it.
+ * of the higher voltage, reached from the voltages without load, or by raising the load from nothing to all of it.
  * @returns The state; refused where a load cannot be carried at all (its two solutions have met before full load), with the
  * share of it that can.
  * @throws {RangeError} for a resistance below 0 or a source that is not above 0 V.
@@ -59,7 +59,15 @@ export function solveRail(rail: Rail): Outcome<RailState> {
   if (bad !== undefined) throw new RangeError(`ohms of ${bad.id} must be 0 or more, got ${bad.ohms}`)
   if (!(rail.volts > 0)) throw new RangeError(`volts must be more than 0, got ${rail.volts}`)
   const nodes = nodesOf(rail)
-  let volts: readonly number[] = nodes.map(() => rail.volts)
+  const idle: readonly number[] = nodes.map(() => rail.volts)
+  // From the voltages without load Newton's steps come down onto the higher branch, and never pass it, where there is one.
+  const direct = newton(rail, nodes, idle, 1)
+  return direct === null ? raised(rail, nodes, idle) : accepted(stateOf(rail, nodes, direct))
+}
+
+/** Raises the load from nothing to all of it, in steps that halve where one does not come to rest. */
+function raised(rail: Rail, nodes: readonly string[], idle: readonly number[]): Outcome<RailState> {
+  let volts = idle
   let share = 0
   let step = STEP
   while (share < 1) {

@@ -1,13 +1,25 @@
 import type { Finding } from '../units'
+import { readJson } from './listingJson'
+import { readLines } from './listingLines'
+import { readTable } from './listingTable'
 
-/** One line of a machine's list of settings. */
+/** One value of a machine's list of settings. */
 export interface Listed {
   readonly key: string
-  /** As it stands there. */
+  /** The value, a decimal comma written as a point. */
   readonly text: string
-  /** What else stands beside it: a unit, a comment, or a comment on the line above; often what the key means. */
+  /** What else stands beside it: a unit, a comment, a comment on the line above, a column's head; often what the key means. */
   readonly words: string
   readonly line: number
+  /** Where the value stands in the list, without its quotes: from, and up to. */
+  readonly at: Span
+  /** Which of how many values of its line it is, where nothing but its place says so. */
+  readonly place?: { readonly index: number; readonly of: number }
+}
+
+export interface Span {
+  readonly start: number
+  readonly end: number
 }
 
 export interface Listing {
@@ -17,135 +29,89 @@ export interface Listing {
 }
 
 const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)$/
-const COMMENT = /\((.*?)\)|[;#].*$|\/\/.*$/g
-const SECTION = /^\[\s*([^\]=]+?)\s*\]$/
 
 /**
  * Reads a machine's list of settings in any of the usual shapes: a key and a value with `=`, `:`, a comma, a tab or a
- * blank between them, comments behind `;`, `#`, `//` or in brackets, sections in square brackets (their name and a `/`
- * go before the keys below), or JSON. A decimal comma is read as a point, and said.
- * @returns Every key with its value as it stands there, and every line that was not understood.
+ * blank between them, several values in a row, letters with numbers, both in quotes behind a command; comments behind `;`,
+ * `#`, `//` or in brackets; sections in square brackets or by indentation (their name and a `/` go before the keys below);
+ * tables with a column for each axis or with a column of values; or JSON. A decimal comma is read as a point, and said.
+ * @returns Every value with its key and its place, and every line that was not understood.
  */
 export function readListing(text: string): Listing {
-  const plainText = text.replace(/^\uFEFF/, '')
-  const json = asJson(plainText)
-  if (json !== null) return noting(flatten(json, ''), [])
-  const entries: Listed[] = []
-  const findings: Finding[] = []
-  let section = ''
-  let above = ''
-  plainText.split(/\r\n|\n|\r/).forEach((raw, i) => {
-    const plain = raw.replace(COMMENT, '').trim()
-    const comment = commentOf(raw)
-    if (plain === '') {
-      above = comment
-      return
-    }
-    const named = SECTION.exec(plain)
-    if (named !== null) {
-      section = `${named[1] ?? ''}/`
-      return
-    }
-    const pair = pairOf(plain)
-    if (pair === null) {
-      findings.push({
-        code: 'no-pair',
-        severity: 'warning',
-        line: i + 1,
-        message: `Line ${i + 1} holds no key and value: “${plain.slice(0, 40)}”. It was left out.`,
-      })
-      return
-    }
-    const number = withPoint(pair.text)
-    if (number !== pair.text) {
-      findings.push({
-        code: 'decimal-comma',
-        severity: 'warning',
-        line: i + 1,
-        message: `Line ${i + 1}: “${pair.text}” was read as ${number}. If the comma parts two values, part them with a blank.`,
-      })
-    }
-    const words = [pair.rest, comment === '' ? above : comment].filter(Boolean).join(' ')
-    entries.push({ key: section + pair.key, text: number, words, line: i + 1 })
-    above = ''
-  })
-  return noting(entries, findings)
+  const json = readJson(text)
+  if (json !== null) return noting({ entries: json, findings: [] })
+  return noting(readTable(text) ?? readLines(text))
 }
 
-/** What a line's comments say, without their signs. */
-function commentOf(raw: string): string {
-  const all = [...raw.matchAll(COMMENT)].map(([whole, inBrackets]) => inBrackets ?? whole.replace(/^[;#/\s]+/, ''))
-  return all.join(' ').replace(/\s+/g, ' ').trim().slice(0, 160)
-}
-
-/** A number with a decimal comma, with a point in its place; anything else as it is. */
-function withPoint(text: string): string {
-  return /^[+-]?\d{1,3}(?:\.\d{3})*,\d+$|^[+-]?\d*,\d+$/.test(text) ? text.replaceAll('.', '').replace(',', '.') : text
-}
-
-/** A comma within a number: nothing but digits on both sides of it. */
-const DECIMAL_COMMA = /([\s=:,+-]\d+),(\d+)(?=\s|$)/g
-
-/**
- * A separator that is written wins over a blank; the value is the first word behind it. A comma between digits belongs to
- * the number; any other comma parts key, value and what follows.
- */
-function pairOf(line: string): { key: string; text: string; rest: string } | null {
-  const shielded = line.replace(DECIMAL_COMMA, '$1\u0000$2')
-  const written = /^(.+?)\s*([=:\t,])\s*(.*)$/.exec(shielded)
-  const [, key = '', separator = ' ', rest = ''] = written ?? blankPair(shielded) ?? []
-  const [text = '', ...behind] = rest.trim().split(separator === ',' ? /[\s,]+/ : /\s+/)
-  const unshielded = (part: string): string => part.replaceAll('\u0000', ',')
-  if (key.trim() === '' || text === '') return null
-  const value = unshielded(text).replace(/^["']|["',]+$/g, '')
-  return { key: unshielded(key.trim()), text: value, rest: unshielded(behind.join(' ')) }
-}
-
-function blankPair(line: string): readonly string[] | null {
-  const match = /^(.+?)(\s+)(\S+)$/.exec(line)
-  return match === null ? null : [...match]
-}
-
-function noting(entries: readonly Listed[], findings: Finding[]): Listing {
+function noting({ entries, findings }: Listing): Listing {
   const seen = new Set<string>()
-  for (const { key, line } of entries) {
-    if (seen.has(key)) {
-      findings.push({
-        code: 'twice',
-        severity: 'warning',
-        line,
-        message: `Line ${line}: “${key}” stands twice; the last one counts.`,
-      })
-    }
+  const twice = entries.flatMap(({ key, line }): Finding[] => {
+    const isSecond = seen.has(key)
     seen.add(key)
-  }
-  return { entries, findings }
+    const message = `Line ${line}: “${key}” stands twice; the last one counts.`
+    return isSecond ? [{ code: 'twice', severity: 'warning', line, message }] : []
+  })
+  return { entries, findings: [...findings, ...twice] }
 }
 
-function asJson(text: string): unknown {
-  if (!/^\s*[[{]/.test(text) || SECTION.test(text.trim().split(/\r?\n/)[0]?.trim() ?? '')) return null
-  try {
-    return JSON.parse(text) as unknown
-  } catch {
-    return null
-  }
-}
-
-function flatten(node: unknown, path: string): Listed[] {
-  if (typeof node === 'object' && node !== null) {
-    return Object.entries(node).flatMap(([key, child]) => flatten(child, path === '' ? key : `${path}/${key}`))
-  }
-  return node === null ? [] : [{ key: path, text: JSON.stringify(node).replace(/^"|"$/g, ''), words: '', line: 1 }]
-}
+/** Pairs of words that a machine may write for yes and no. */
+const YES_NO = [
+  ['1', '0'],
+  ['yes', 'no'],
+  ['true', 'false'],
+  ['on', 'off'],
+] as const
 
 /** A listed yes or no; null where it is neither. */
 export function readYesNo(text: string): 'yes' | 'no' | null {
   const word = text.toLowerCase()
-  if (['1', 'yes', 'true', 'on'].includes(word)) return 'yes'
-  return ['0', 'no', 'false', 'off'].includes(word) ? 'no' : null
+  const pair = YES_NO.find((it) => it.some((one) => one === word))
+  return pair === undefined ? null : pair[0] === word ? 'yes' : 'no'
 }
 
 /** Whether a listed text is a plain number. */
 export function isNumber(text: string): boolean {
   return NUMBER.test(text)
+}
+
+/**
+ * The same list with other values: in the same shape, every other letter as it was. A number keeps at least the decimals
+ * that stood there, and its decimal comma; a yes or no its pair of words.
+ * @param text The list that was read. @param entries What was read of it. @param wanted By key: a number in the unit of the
+ * list, or yes and no. @returns The list; read again it has exactly these values. @throws never for a list that was read.
+ */
+export function rewriteListing(
+  text: string,
+  entries: readonly Listed[],
+  wanted: Readonly<Record<string, number | 'yes' | 'no'>>,
+): string {
+  const last = new Map(entries.map((it) => [it.key, it]))
+  const changes = [...last.values()]
+    .flatMap((it) => {
+      const value = Object.hasOwn(wanted, it.key) ? wanted[it.key] : undefined
+      return value === undefined ? [] : [{ at: it.at, with: writtenLike(text.slice(it.at.start, it.at.end), value) }]
+    })
+    .sort((p, q) => q.at.start - p.at.start)
+  return changes.reduce((so, it) => so.slice(0, it.at.start) + it.with + so.slice(it.at.end), text)
+}
+
+const MOST_DECIMALS = 6
+
+/** A value as the one that stood there was written. */
+function writtenLike(stood: string, value: number | 'yes' | 'no'): string {
+  if (typeof value === 'string') return yesNoLike(stood, value)
+  const hasComma = /,\d+$/.test(stood) && !/\.\d+$/.test(stood)
+  const [, behind = ''] = /[.,](\d+)$/.exec(stood) ?? []
+  const needed = Array.from({ length: MOST_DECIMALS + 1 }, (_, i) => i).find(
+    (it) => Math.abs(Number(value.toFixed(it)) - value) <= 1e-9 * Math.max(1, Math.abs(value)),
+  )
+  const written = value.toFixed(Math.max(behind.length, needed ?? MOST_DECIMALS))
+  return hasComma ? written.replace('.', ',') : written
+}
+
+function yesNoLike(stood: string, value: 'yes' | 'no'): string {
+  const pair = YES_NO.find((it) => it.some((one) => one === stood.toLowerCase())) ?? YES_NO[0]
+  const word = value === 'yes' ? pair[0] : pair[1]
+  if (stood === stood.toUpperCase() && stood !== stood.toLowerCase()) return word.toUpperCase()
+  return /^[A-Z]/.test(stood) ? word.charAt(0).toUpperCase() + word.slice(1) : word
 }

@@ -75,7 +75,7 @@ export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<
           return next
         }
         const { text, words } = line
-        const value = inMachine(it, text, next, at, words)
+        const value = inMachine(it, text, next, at, `${line.key} ${words}`)
         if (value === null) {
           findings.push({
             code: 'not-a-number',
@@ -102,7 +102,7 @@ export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<
 
 /** The unit that the lines about speed name, where they name one that a machine may count in. */
 function speedUnitOf(lines: readonly ListedLine[]): Controller['speedUnit'] | null {
-  const named = new Set(lines.map((it) => unitIn(it.words)))
+  const named = new Set(lines.map((it) => unitIn(`${it.key} ${it.words}`)))
   return SPEED_UNITS.find((it) => named.size === 1 && named.has(it)) ?? null
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { readListing, rewriteListing, type Listed } from '.'
+import { proposeKeys, readListing, rewriteListing, settingsFor, unitIn, unitOfListed, type Listed } from '.'
 
 type Truth = Readonly<Record<string, readonly [line: number, text: string]>>
 const FOLDER = 'tests/fixtures/listings'
@@ -54,4 +54,66 @@ describe.each(FILES)('the listing %s', (file) => {
       { seed: 12, numRuns: 60 },
     )
   })
+})
+
+const AXES = [
+  { id: 'x', letter: 'X' },
+  { id: 'y', letter: 'Y' },
+  { id: 'z', letter: 'Z' },
+]
+const SETTINGS = settingsFor(AXES)
+const LETTERS = { x: 'X', y: 'Y', z: 'Z' }
+
+/** The id by which the truth calls a setting. */
+function shortId(settingId: string): string {
+  return settingId.replace(/^axes\.(\w+)\./, '$1/').replace(/^beam\./, '')
+}
+
+/** What is proposed for a list: by the truth's ids the place of the value, and whether it is sure. */
+function proposedFor(text: string): ReadonlyMap<string, { readonly at: number; readonly sure: boolean }> {
+  const { entries } = readListing(text)
+  const found = proposeKeys(entries, SETTINGS, LETTERS, new Set())
+  return new Map(
+    found.map((it) => [shortId(it.settingId), { at: entries.find((one) => one.key === it.key)?.at.start ?? -1, sure: it.sure }]),
+  )
+}
+
+describe('what the entries of a listing mean', () => {
+  const counted = FILES.map((file) => {
+    const text = textOf(file)
+    const { entries } = readListing(text)
+    const proposed = proposedFor(text)
+    const right = Object.entries(truth[file] ?? {}).map(([id, at]) => ({
+      id,
+      isRight: proposed.get(id)?.at === entryOf(text, entries, id, at)?.at.start,
+    }))
+    const wrong = [...proposed].filter(([id, it]) => {
+      const at = truth[file]?.[id]
+      return at === undefined || entryOf(text, entries, id, at)?.at.start !== it.at
+    })
+    return { file, missed: right.filter((it) => !it.isRight).map((it) => it.id), of: right.length, wrong }
+  })
+
+  it('is right for nine of ten, in all that say it by words or units', () => {
+    const [of, missed] = [counted.reduce((n, it) => n + it.of, 0), counted.reduce((n, it) => n + it.missed.length, 0)]
+    expect((of - missed) / of, JSON.stringify(counted.filter((it) => it.missed.length > 0))).toBeGreaterThanOrEqual(0.9)
+  })
+
+  it('is never wrong and sure of itself', () => {
+    expect(counted.flatMap((it) => it.wrong.filter(([, { sure }]) => sure).map(([id]) => `${it.file} ${id}`))).toEqual([])
+  })
+
+  it('is a guess where only the order says which axis', () => {
+    const proposed = proposedFor(textOf('11-lists.txt'))
+    expect(proposed.get('y/topSpeed')?.sure).toBe(false)
+    expect(proposed.get('fullPower')?.sure).toBe(true)
+  })
+})
+
+it('a unit is told from a word that looks like one, and from a key', () => {
+  expect(
+    ['in the machine', 'stepsPerMm', 'accelMmPerS2', 'speed_mm_min', 'frequency, kHz', 'travel, mm', 'a, s'].map(unitIn),
+  ).toEqual([null, 'steps/mm', 'mm/s2', 'mm/min', 'kHz', 'mm', null])
+  const frequency = SETTINGS.find((it) => it.kind === 'pwmFrequency')
+  expect(frequency === undefined ? null : unitOfListed(frequency, 'frequency, kHz', { speedUnit: 'mm/s' })).toBe('kHz')
 })

@@ -9,26 +9,32 @@ export interface ProposedKey {
   readonly key: string
   /** What of the line spoke for it, in its own words. */
   readonly because: string
+  /** Whether axis and meaning are said there; otherwise it is a guess by the place or by one weak word. */
+  readonly sure: boolean
 }
 
-/** What a line's words say of each kind of setting (common practice). */
+/** What a line's words say of each kind of setting, the plainest first (common practice). */
 const WORDS: Readonly<Record<SettingKind, readonly RegExp[]>> = {
-  steps: [/\b(micro)?steps?\b/, /\bpulses?\b/, /\bresolution\b/],
+  steps: [/\b(micro ?)?steps?\b/, /\bpulses?\b/, /\b(resolution|schritte?|pasos?|passi)\b/, /\b(res|scale)\b/],
   topSpeed: [
     /\b(max\w*|top|highest|rapid|limit)\b.*\b(speed|velocity|feed|rate)\b/,
     /\b(speed|velocity|feed|rate) (max\w*|limit)\b/,
-    /\bspeed\b/,
-    /\bvelocity\b/,
+    /\b(speed|fastest|rapid)\b/,
+    /\b(velocity|vmax|tempo)\b/,
   ],
-  acceleration: [/\baccel\w*\b/, /\bramp\b/],
-  travel: [/\btravel\b/, /\b(soft )?limit\b/, /\b(axis )?length\b/, /\brange\b/],
+  acceleration: [/\baccel\w*\b/, /\b(ramp|speeding up|anlauf|beschleunigung)\b/],
+  travel: [/\btravel\b/, /\b(soft )?(limit|end)\b/, /\b(axis )?length\b/, /\b(range|way|weg)\b/],
   fullPower: [
-    /\b(full|max\w*|highest)\b.*\b(power|spindle|laser|beam|s)\b/,
-    /\b(power|spindle|laser|beam|s) (full|max\w*|word)\b/,
+    /\b(full|max\w*|highest|top)\b.*\b(power|spindle|laser|beam|word|s)\b/,
+    /\b(power|spindle|laser|beam|word|s)\b.*\b(full|max\w*|word|top)\b/,
   ],
-  pwmFrequency: [/\bfrequency\b/, /\bfreq\b/, /\bpwm\b.*\b(hz|khz|period)\b/],
+  pwmFrequency: [/\bfrequency\b/, /\bfreq\b/, /\bpwm\b.*\b(k? ?hz|period)\b/, /\bsignal\b.*\bhz\b/],
   followsSpeed: [/\bfollows?\b/, /\bproportional\b/, /\bdynamic\b/, /\bscales? with\b/],
 }
+
+/** Lines with these words are about something else, whatever else they say (common practice). */
+const ELSEWHERE =
+  /\b(home|homing|pull|backlash|offset|jerk|junction|minimum|lowest|least|probe|seek|idle|delay|current|hold|invert|direction|tolerance|arc|service|language|jog)\b/
 
 /** Units that only one kind of setting is listed in. */
 const UNIT_SPEAKS: Readonly<Partial<Record<UnitId, SettingKind>>> = {
@@ -36,15 +42,24 @@ const UNIT_SPEAKS: Readonly<Partial<Record<UnitId, SettingKind>>> = {
   'mm/s': 'topSpeed',
   'mm/min': 'topSpeed',
   'mm/s2': 'acceleration',
+  mm: 'travel',
   Hz: 'pwmFrequency',
   kHz: 'pwmFrequency',
 }
 
+/** How much a unit speaks; one that many settings have speaks little. */
+const BY_UNIT = { alone: 20, shared: 6 }
+/** So much louder than the next it has to be. */
+const CLEAR = 3
+/** From here on a line's words alone are enough. */
+const PLAIN = 8
+
 /**
- * Which keys of a machine's list are probably which settings, by the words and units that stand beside them. None is
- * proposed where two lines speak for one setting alike, or one line for two; what the person named already stays.
+ * Which keys of a machine's list are probably which settings, by the words and units that stand beside them, by the letters
+ * of the axes, and where a line holds a value for each axis by their order. None is proposed where two lines speak for one
+ * setting alike, or one line for two; what the person named already stays.
  * @param named Ids of settings whose key is in the list already.
- * Valid: lists whose lines say in English what they are. Source: the words of the trade (common practice).
+ * Valid: lists whose lines say in English, or by their units, what they are. Source: the words of the trade (common practice).
  */
 export function proposeKeys(
   entries: readonly Listed[],
@@ -53,47 +68,66 @@ export function proposeKeys(
   named: ReadonlySet<string>,
 ): readonly ProposedKey[] {
   const open = settings.filter((it) => !named.has(it.id))
-  const fits = open.map((setting) => ({ setting, best: bestOf(entries, setting, letters[setting.axisId ?? ''] ?? null) }))
-  const found = fits.flatMap(({ setting, best }) => (best === null ? [] : [{ setting, entry: best }]))
+  const found = open.flatMap((setting) => {
+    const best = bestOf(entries, setting, letters[setting.axisId ?? '']?.toLowerCase() ?? null)
+    return best === null ? [] : [{ setting, ...best }]
+  })
   const timesTaken = (key: string): number => found.filter((it) => it.entry.key === key).length
   return found
     .filter(({ entry }) => timesTaken(entry.key) === 1)
-    .map(({ setting, entry }) => ({ settingId: setting.id, key: entry.key, because: saidOf(entry) }))
+    .map(({ setting, entry, sure }) => ({ settingId: setting.id, key: entry.key, because: saidOf(entry), sure }))
 }
 
 function saidOf({ key, words }: Listed): string {
   return words === '' ? key : words
 }
 
+interface Scored {
+  readonly entry: Listed
+  readonly score: number
+  readonly sure: boolean
+}
+
 /** The one line that speaks loudest for a setting; null where none does or two do alike. */
-function bestOf(entries: readonly Listed[], setting: Setting, letter: string | null): Listed | null {
+function bestOf(entries: readonly Listed[], setting: Setting, letter: string | null): Scored | null {
   const scored = entries
-    .map((entry) => ({ entry, score: scoreOf(entry, setting.kind, letter) }))
+    .map((entry) => ({ entry, ...scoreOf(entry, setting.kind, letter) }))
     .filter((it) => it.score > 0)
     .sort((p, q) => q.score - p.score)
   const [first, second] = scored
-  return first === undefined || first.score === second?.score ? null : first.entry
+  if (first === undefined || first.score === second?.score) return null
+  return { ...first, sure: first.sure && first.score - (second?.score ?? 0) >= CLEAR }
 }
 
-/** How much a line speaks for a setting; 0: not at all. */
-function scoreOf(entry: Listed, kind: SettingKind, letter: string | null): number {
-  if (kind === 'followsSpeed' ? readYesNo(entry.text) === null : !isNumber(entry.text)) return 0
+const NOTHING = { score: 0, sure: false }
+
+/** How much a line speaks for a setting, and whether it says so itself. */
+function scoreOf(entry: Listed, kind: SettingKind, letter: string | null): { readonly score: number; readonly sure: boolean } {
+  if (kind === 'followsSpeed' ? readYesNo(entry.text) === null : !isNumber(entry.text)) return NOTHING
   const said = plainWords(`${entry.key} ${entry.words}`)
-  if (letter !== null && !new RegExp(`\\b${letter.toLowerCase()}\\b`).test(said)) return 0
-  // Of two axes in one line nobody knows which is meant.
-  if (letter !== null && 'xyz'.split('').some((it) => it !== letter.toLowerCase() && new RegExp(`\\b${it}\\b`).test(said)))
-    return 0
-  const unit = unitIn(entry.words)
+  const axis = letter === null ? 'said' : axisOf(entry, said, letter)
+  if (axis === null || ELSEWHERE.test(said)) return NOTHING
+  const unit = unitIn(`${entry.key} ${entry.words}`)
   const spoken = unit === null ? undefined : UNIT_SPEAKS[unit]
-  if (spoken !== undefined && spoken !== kind) return 0
+  if (spoken !== undefined && spoken !== kind) return NOTHING
   const rank = WORDS[kind].findIndex((it) => it.test(said))
   const byWords = rank < 0 ? 0 : 10 - rank
-  return spoken === kind ? byWords + 20 : byWords
+  const byUnit = spoken !== kind ? 0 : unit === 'mm' ? BY_UNIT.shared : BY_UNIT.alone
+  return { score: byWords + byUnit, sure: axis === 'said' && (byUnit === BY_UNIT.alone || byWords >= PLAIN) }
+}
+
+/** Whether a line is about an axis: it names it, or its values stand in the order of the axes. Null: it is not. */
+function axisOf(entry: Listed, said: string, letter: string): 'said' | 'by place' | null {
+  const named = ['x', 'y', 'z'].filter((it) => new RegExp(`\\b${it}\\b`).test(said))
+  // Of two axes in one line nobody knows which is meant.
+  if (named.length > 0) return named.length === 1 && named[0] === letter ? 'said' : null
+  return entry.place !== undefined && 'xyz'.charAt(entry.place.index) === letter ? 'by place' : null
 }
 
 /** Lower case, words parted where a key joins them: `maxSpeed_x` → `max speed x`. */
 function plainWords(text: string): string {
   return text
+    .replaceAll('²', '2')
     .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
     .replace(/[^A-Za-z0-9]+/g, ' ')
     .toLowerCase()
@@ -126,7 +160,8 @@ const WRITTEN = [
     [unitOf(it).symbol, ...(unitOf(it).words ?? [])].map((written) => [written.toLowerCase(), it] as const),
   ),
 ]
-  .filter(([written]) => /[a-z]/.test(written))
+  // A word that is also a unit says nothing: “in”, “a”.
+  .filter(([written]) => /[a-z]/.test(written) && !/^(in|m|s|h|c|k)$/.test(written))
   .sort(([p], [q]) => q.length - p.length)
 
 /**
@@ -134,6 +169,8 @@ const WRITTEN = [
  * @param words What stands beside the value. @example unitIn('X travel, mm/min') // 'mm/min'
  */
 export function unitIn(words: string): UnitId | null {
+  const spelt = unitInWords(plainWords(words))
+  if (spelt !== null && spelt !== 'mm') return spelt
   const said = ` ${words.toLowerCase()} `
   const found = WRITTEN.find(([written]) => {
     for (let at = said.indexOf(written); at >= 0; at = said.indexOf(written, at + 1)) {
@@ -142,7 +179,22 @@ export function unitIn(words: string): UnitId | null {
     }
     return false
   })
-  return found?.[1] ?? null
+  return found?.[1] ?? spelt
+}
+
+/** Units as keys and sentences have them, the longest first (common practice). */
+const SPELT: readonly (readonly [RegExp, UnitId])[] = [
+  [/\b(micro ?)?(steps?|pulses?|schritte?) (per |each |je |for (a |one )?)?(mm|millimet\w*)\b/, 'steps/mm'],
+  [/\bmm (per )?s(ec)? ?2\b/, 'mm/s2'],
+  [/\bmm (per )?min\b/, 'mm/min'],
+  [/\bmm (per )?s(ec)?\b/, 'mm/s'],
+  [/\bk ?hz\b/, 'kHz'],
+  [/\bhz\b/, 'Hz'],
+  [/\bmm\b/, 'mm'],
+]
+
+function unitInWords(said: string): UnitId | null {
+  return SPELT.find(([pattern]) => pattern.test(said))?.[1] ?? null
 }
 
 /** In which unit a listed value is taken: the one that it names, where that is of the setting's kind; else the machine's. */

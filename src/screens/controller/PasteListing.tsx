@@ -149,6 +149,6 @@ function Proposed(props: {
 function asTaken(entry: Listed, rows: readonly ComparedSetting[], id: string | undefined, bench: Bench): string {
   const row = rows.find((it) => it.setting.id === id)
   if (row === undefined) return ''
-  const { symbol } = unitOf(unitOfListed(row.setting, entry.words, bench.controller))
+  const { symbol } = unitOf(unitOfListed(row.setting, `${entry.key} ${entry.words}`, bench.controller))
   return row.setting.kind === 'followsSpeed' ? 'yes or no' : symbol === '' ? 'a number' : `in ${symbol}`
 }

@@ -18,6 +18,8 @@ import {
   type Controller,
   type Listed,
   type SettingBefore,
+  readListing,
+  sameListed,
 } from '../core/controller'
 import { compareSettings, settingsOf, type Bench, type ComparedSetting } from '../core/document'
 import { doubtToCore, toCore, type Finding } from '../core/units'
@@ -37,7 +39,12 @@ function settings(): readonly ComparedSetting[] {
 /** Reads the machine's list of settings and takes what it says as facts. @returns What stood in the way. */
 export async function readSettings(): Promise<Told> {
   const answer = await askMachine('settings')
-  return answer.ok ? takeListing(listedOf(answer.items)) : [answer.finding]
+  return answer.ok ? takeListing(listedOf(answer.items), {}, textOf(answer.items)) : [answer.finding]
+}
+
+/** A list that came over the link, as text. */
+function textOf(items: ReadonlyMap<string, string>): string {
+  return [...items].map(([key, text]) => `${key} = ${text}`).join('\n')
 }
 
 /** A line of the machine's list, as it was pasted or came over the link. */
@@ -51,9 +58,10 @@ function listedOf(items: ReadonlyMap<string, string>): readonly ListedLine[] {
  * Takes a machine's list of settings as facts, one undo step: a value that names its unit is taken in that, and where the
  * list counts speed in another unit than the bench thought, that is taken over; what is no setting is kept as it stands.
  * @param lines In their order; of a key that stands twice the last one counts. @param keys Settings that were just named.
+ * @param text The list to the letter, to be kept; empty: it is not.
  * @returns A finding for each setting that the list does not have or that is no number.
  */
-export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<string, string>> = {}): Told {
+export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<string, string>> = {}, text = ''): Told {
   const findings: Finding[] = []
   const at = now()
   const listed = new Map(lines.map((it) => [it.key, it]))
@@ -87,7 +95,7 @@ export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<
         }
         return setAt(next, it.path, value)
       },
-      withNames(before, keys, speedUnit, Object.fromEntries(others)),
+      withListing(withNames(before, keys, speedUnit, Object.fromEntries(others)), text, at),
     )
   if (speedUnit !== null && speedUnit !== useBenchStore.getState().bench?.controller.speedUnit) {
     findings.push({
@@ -115,6 +123,18 @@ function withNames(bench: Bench, keys: object, speedUnit: Controller['speedUnit'
   const { controller } = bench
   const named = { ...controller, keys: { ...controller.keys, ...keys }, others, speedUnit: speedUnit ?? controller.speedUnit }
   return setAt(bench, 'controller', named)
+}
+
+/** So many lists of a machine are kept, the oldest going first. */
+const MOST_LISTINGS = 12
+
+/** Keeps a list as it was taken, unless it is the one that was taken last. */
+function withListing(bench: Bench, text: string, at: string): Bench {
+  const kept = Object.entries(bench.controller.listings).sort(([, p], [, q]) => p.order - q.order)
+  const newest = kept.at(-1)?.[1]
+  if (text === '' || newest?.text === text) return bench
+  const next = [newId(), { order: (newest?.order ?? 0) + 1, at, text }] as const
+  return setAt(bench, 'controller.listings', Object.fromEntries([...kept, next].slice(-MOST_LISTINGS)))
 }
 
 /** The fact or choice that a listed text becomes; null where it is neither. */
@@ -150,7 +170,7 @@ export async function writeSettings(ids: readonly string[]): Promise<Told> {
   }
   if (sent.length === 0) return []
   const list = await askMachine('settings')
-  const taken = list.ok ? takeListing(listedOf(list.items)) : []
+  const taken = list.ok ? takeListing(listedOf(list.items), {}, textOf(list.items)) : []
   const findings: Finding[] = taken.filter(({ path }) => ids.some((id) => path === `controller.${id}`))
   for (const { it, answer } of sent) {
     const came = cameOut(it, answer, list)
@@ -187,6 +207,46 @@ function sayCame({ setting, wanted, path }: ComparedSetting, came: Exclude<Came,
 function notKept({ setting, path }: ComparedSetting, problem: string): Finding {
   const message = `${setting.label}: what was done is not written down. ${problem}`
   return { code: 'not-recorded', severity: 'warning', path, message }
+}
+
+/**
+ * Puts the machine back to a list that was taken earlier: whatever it lists otherwise now is set line by line, its list read
+ * again, and what came of it written down as one record.
+ * @returns What stood in the way; empty when all of it reads back.
+ */
+export async function restoreListing(id: string): Promise<Told> {
+  const kept = useBenchStore.getState().bench?.controller.listings[id]
+  if (kept === undefined) return told('This list is no longer kept.')
+  const now = await askMachine('settings')
+  if (!now.ok) return [now.finding]
+  const wanted = readListing(kept.text).entries.filter((it) => {
+    const text = now.items.get(it.key)
+    return text !== undefined && !sameListed(text, it.text)
+  })
+  if (wanted.length === 0) return told('The machine lists all of it already: nothing was written.')
+  const refused: Finding[] = []
+  for (const { key, text } of wanted) {
+    const answer = await setInMachine(key, text)
+    if (!answer.ok) refused.push(answer.finding)
+    if (!answer.ok && answer.finding.code !== 'refused') break
+  }
+  const after = await askMachine('settings')
+  if (!after.ok) return [...refused, after.finding]
+  const taken = takeListing(listedOf(after.items), {}, textOf(after.items)).filter((it) => it.severity === 'error')
+  const missed = wanted.filter((it) => !sameListed(after.items.get(it.key) ?? '', it.text))
+  const recorded = await recordRestored(kept.at, wanted.length, missed)
+  const findings = missed.map((it): Finding => {
+    const is = after.items.get(it.key) ?? 'gone'
+    return { code: 'not confirmed', severity: 'error', message: `“${it.key}” was to be ${it.text} and is ${is}. Set it by hand.` }
+  })
+  return [...refused, ...taken, ...findings, ...recorded]
+}
+
+function recordRestored(at: string, count: number, missed: readonly Listed[]): Promise<Told> {
+  const day = at.slice(0, 16).replace('T', ' ')
+  const left = missed.length === 0 ? 'All of it reads back.' : `Not read back: ${missed.map((it) => it.key).join(', ')}.`
+  const title = `Settings put back to the list of ${day}`
+  return keepRecord({ stage: 'controller', title, note: `${count} lines set. ${left}`, redo: '', beneath: [] }, [], [])
 }
 
 /** Takes a setting as typed into the machine by hand, with its record. @returns What stands in the way. */

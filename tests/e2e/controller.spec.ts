@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { PLAIN_CARD, writeProgram } from '../../src/core/gcode'
 import { readingDefs, reachOf, type ReadingDef } from '../../src/core/calibrate'
 import { drawHidden } from '../../src/core/workshop'
@@ -218,4 +219,31 @@ test('readings that cannot be are said, kept as typed, and the others stay', asy
   await bench.undo()
   await bench.expectFigure('X moved for 1 mm', '0.99483')
   await bench.expectNoAxeFindings()
+})
+
+test('lists of settings are kept: what changed between two is shown, and the machine put back to the earlier', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await bench.openStage('heron', 'controller', 'settings')
+  await page.getByRole('button', { name: 'Read the settings' }).click()
+  const lists = page.getByRole('region', { name: 'The machine’s lists, as they were taken' })
+  await expect(lists.getByRole('button', { name: 'Its list, by the bench' })).toBeVisible()
+  await bench.type('electrical.fullPower', '255', { origin: 'stated' })
+  await expect(lists.getByRole('status')).toContainText('changed: Full power word')
+  const saved = page.waitForEvent('download')
+  await lists.getByRole('button', { name: 'Its list, by the bench' }).click()
+  expect(readFileSync(await (await saved).path(), 'utf8')).toMatch(/^beam\/full = 255$/m)
+  await page.getByRole('button', { name: /^Write (the one that differs|all \d+ that differ)/ }).click()
+  await page.getByRole('button', { name: /^Write (it|them)$/ }).click()
+  const changes = lists.getByRole('list', { name: 'What changed between the lists' })
+  await expect(changes).toContainText('beam/full1000 → 255')
+  await bench.expectNoAxeFindings()
+  await lists.getByRole('button', { name: 'Put the machine back to it …' }).click()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByText(/^Settings put back to the list of/)).toBeVisible()
+  // Taken as a third list: the first and the third are alike in it.
+  await lists.getByLabel('Earlier list').selectOption({ index: 2 })
+  await expect(lists.getByText('Nothing changed between them.')).toBeVisible()
 })

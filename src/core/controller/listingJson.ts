@@ -2,6 +2,8 @@ import type { Listed } from './listing'
 
 /** How deep a list may go: beyond that it is no list of settings. */
 const MOST_DEEP = 40
+/** Of so many names beside one another none says more. */
+const MOST_NAMES = 4
 
 /**
  * Reads a list that is JSON, with where each value stands in it; null where it is none. Keys below one another are joined by
@@ -37,29 +39,28 @@ class Scan {
 
   all(): readonly Listed[] {
     this.value([])
-    return this.found
-      .filter((it) => it.value !== 'null')
-      .map((it) => ({
-        key: it.path.join('/'),
-        text: it.value,
-        words: this.namesBeside(it),
-        line: this.text.slice(0, it.start).split('\n').length,
-        at: { start: it.start, end: it.end },
-      }))
+    const names = this.names()
+    let [line, upTo] = [1, 0]
+    return this.found.flatMap(({ path, value, start, end }) => {
+      for (; upTo < start; upTo++) if (this.text[upTo] === '\n') line++
+      if (value === 'null') return []
+      // Short texts that stand beside a value, or beside what holds it: a letter, a name.
+      const beside = path.flatMap((_, depth) => names.get(path.slice(0, depth).join('/')) ?? [])
+      const words = beside.filter((it) => it.key !== path.join('/')).map((it) => it.value)
+      return [{ key: path.join('/'), text: value, words: words.join(' ').slice(0, 160), line, at: { start, end } }]
+    })
   }
 
-  /** Short texts that stand beside a value, or beside what holds it: a letter, a name. */
-  private namesBeside({ path }: Scalar): string {
-    const names = this.found.filter(
-      (it) =>
-        /^[A-Za-z][\w -]{0,15}$/.test(it.value) &&
-        !['true', 'false', 'null'].includes(it.value) &&
-        it.path.length > 1 &&
-        it.path.length <= path.length &&
-        it.path.slice(0, -1).every((key, i) => key === path[i]) &&
-        it.path.join('/') !== path.join('/'),
-    )
-    return names.map((it) => it.value).join(' ')
+  /** Short texts by what holds them. */
+  private names(): ReadonlyMap<string, readonly { readonly key: string; readonly value: string }[]> {
+    const byHolder = new Map<string, { readonly key: string; readonly value: string }[]>()
+    for (const { path, value } of this.found) {
+      if (!/^[A-Za-z][\w -]{0,15}$/.test(value) || ['true', 'false', 'null'].includes(value) || path.length < 2) continue
+      const holder = path.slice(0, -1).join('/')
+      const held = byHolder.get(holder) ?? []
+      if (held.length < MOST_NAMES) byHolder.set(holder, [...held, { key: path.join('/'), value }])
+    }
+    return byHolder
   }
 
   private blank(): void {

@@ -78,7 +78,11 @@ function noPair({ line }: TextLine, plain: string): Finding {
   return { code: 'no-pair', severity: 'warning', line, message }
 }
 
+/** Longer than any setting's line; what is, is left out and said. */
+const LONGEST = 2000
+
 function readLine(line: TextLine, plain: string, comment: string, above: Above, next: TextLine | undefined): Read {
+  if (plain.length > LONGEST) return null
   const bracketed = SECTION.exec(plain.trim())
   if (bracketed !== null) return { above: { sections: [{ indent: -1, name: bracketed[1] ?? '' }], columns: null } }
   const opened = /^\s*([^\s:=][^:=]*?)\s*:\s*$/.exec(plain)
@@ -178,7 +182,7 @@ const ROW = /^[+-]?[\d.]+(?:(?:\s*,\s*|\s+)[+-]?[\d.]+){1,3}$/
 function pairOf(line: string): readonly Made[] | null {
   const several = listOf(line)
   if (several !== null) return several
-  const shielded = line.replace(DECIMAL_COMMA, '$1\u0000$2')
+  const shielded = line.replace(DECIMAL_COMMA, '$1\uE000$2')
   const written = /^\s*(.+?)\s*([=:\t])\s*(\S.*)$/d.exec(shielded) ?? /^\s*(.+?)\s*(,)\s*(.*)$/d.exec(shielded)
   const at = written?.indices?.[3]
   if (written === null || at === undefined) return blankPair(shielded)
@@ -205,7 +209,7 @@ function listOf(line: string): readonly Made[] | null {
 
 /** Key and value with a blank between: the value is the first number behind the key, else the last word. */
 function blankPair(line: string): readonly Made[] | null {
-  const numeric = /^\s*(\S.*?)\s+([+-]?[\d.\u0000]+)(?=\s|$)(.*)$/d.exec(line)
+  const numeric = /^\s*(\S.*?)\s+([+-]?[\d.\uE000]+)(?=\s|$)(.*)$/d.exec(line)
   const at = numeric?.indices?.[2]
   if (numeric !== null && at !== undefined) return paired(numeric[1] ?? '', { text: line.slice(at[0]), from: at[0] }, /\s+/)
   const plain = /^\s*(\S.*?)\s+(\S+)\s*$/d.exec(line)
@@ -214,7 +218,7 @@ function blankPair(line: string): readonly Made[] | null {
 }
 
 function paired(key: string, behind: Cell, parting: RegExp): readonly Made[] | null {
-  const unshielded = (part: string): string => part.replaceAll('\u0000', ',')
+  const unshielded = (part: string): string => part.replaceAll('\uE000', ',')
   const from = behind.from + (behind.text.length - behind.text.trimStart().length)
   const [first = '', ...rest] = behind.text.trim().split(parting)
   const opening = /^["']/.test(first) ? 1 : 0

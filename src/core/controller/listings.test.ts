@@ -117,3 +117,140 @@ it('a unit is told from a word that looks like one, and from a key', () => {
   const frequency = SETTINGS.find((it) => it.kind === 'pwmFrequency')
   expect(frequency === undefined ? null : unitOfListed(frequency, 'frequency, kHz', { speedUnit: 'mm/s' })).toBe('kHz')
 })
+
+/** Lists whose lines stand for themselves, so that their order does not matter. */
+const LOOSE = ['01-equals.txt', '02-colons.txt', '08-numbers.txt', '09-commands.txt', '10-other-tongue.txt', '11-lists.txt']
+
+interface Variation {
+  readonly file: string
+  readonly order: readonly number[]
+  readonly wide: boolean
+  readonly decimals: number
+  readonly comments: 'kept' | 'dropped' | 'in other words'
+  readonly without: 'x' | 'y' | null
+}
+
+/** The same list as another machine might print it: other order, spacing, decimals, comments, axes. */
+function varied({ file, order, wide, decimals, comments, without }: Variation): string {
+  const lines = textOf(file).trimEnd().split('\n')
+  const kept = without === null ? lines : lines.filter((it) => !new RegExp(`(^|[^a-z])${without}([^a-z]|a_)`, 'i').test(it))
+  const said = kept.map((line) => {
+    const [, head = line, comment = ''] = /^(.*?\S)(\s*(?:;|# ).*)$/.exec(line) ?? []
+    const tail = comments === 'kept' ? comment : comments === 'dropped' ? '' : comment.replace(/[a-z]{4,}/gi, (it) => `${it}ix`)
+    const number = (it: string): string => Number(it).toFixed(decimals)
+    const plain = /\d,\d/.test(head) ? head : head.replace(/(?<=[\s="])\d+\.\d+(?=[\s,"]|$)/g, number)
+    return (wide ? plain.replace(/\s*([=:])\s*/, '   $1   ') : plain) + tail
+  })
+  return order.map((i) => said[i % said.length] ?? '').join('\n')
+}
+
+const variation = fc
+  .record({
+    file: fc.constantFrom(...LOOSE),
+    wide: fc.boolean(),
+    decimals: fc.integer({ min: 1, max: 5 }),
+    comments: fc.constantFrom('kept' as const, 'dropped' as const, 'in other words' as const),
+    without: fc.constantFrom('x' as const, 'y' as const, null),
+  })
+  .chain((it) =>
+    fc
+      .shuffledSubarray([...textOf(it.file).trimEnd().split('\n').keys()], { minLength: 3 })
+      .map((order): Variation => ({ ...it, order })),
+  )
+
+describe('a listing in other words', () => {
+  /** By the keys of the list as it was made up: what each means. */
+  const meaning = new Map(
+    LOOSE.map((file) => {
+      const text = textOf(file)
+      const { entries } = readListing(text)
+      const ids = Object.entries(truth[file] ?? {}).map(([id, at]) => [entryOf(text, entries, id, at)?.key ?? '', id] as const)
+      return [file, new Map(ids)] as const
+    }),
+  )
+
+  it('is never taken for what it is not with certainty, and is written back exactly (1,000 variants, seed 5)', () => {
+    fc.assert(
+      fc.property(variation, fc.integer({ min: 1, max: 99_999 }), (it, thousandths) => {
+        const text = varied(it)
+        const { entries } = readListing(text)
+        for (const { key, settingId, sure } of proposeKeys(entries, SETTINGS, LETTERS, new Set())) {
+          if (sure) expect(meaning.get(it.file)?.get(key), `${key} in\n${text}`).toBe(shortId(settingId))
+        }
+        const [first] = entries.filter((one) => /^[\d.]+$/.test(one.text))
+        if (first === undefined) return
+        const again = readListing(rewriteListing(text, entries, { [first.key]: thousandths / 1000 })).entries
+        expect(Number(again.findLast((one) => one.key === first.key)?.text)).toBe(thousandths / 1000)
+      }),
+      { seed: 5, numRuns: 1000 },
+    )
+  })
+})
+
+describe('a hostile listing', () => {
+  it('says what stands twice, and writes to the last; keeps what is no number; reads 10,000 lines', () => {
+    const text = 'a = 1\na = 2\nb = fast'
+    const { entries, findings } = readListing(text)
+    expect(findings.map((it) => it.code)).toEqual(['twice'])
+    expect(rewriteListing(text, entries, { a: 7 })).toBe('a = 1\na = 7\nb = fast')
+    expect(entries.find((it) => it.key === 'b')?.text).toBe('fast')
+    const long = Array.from({ length: 10_000 }, (_, i) => `k${i} = ${i}.5 ; line ${i}`).join('\r\n')
+    const read = readListing(long)
+    expect(read.entries.length).toBe(10_000)
+    expect(rewriteListing(long, read.entries, { k9999: 1 }).endsWith('k9999 = 1.0 ; line 9999')).toBe(true)
+  })
+
+  it('mixes decimals, misses axes, nests deep: nothing thrown, nothing lost', () => {
+    const mixed = 'X steps: 80,41 ; steps/mm\nY steps: 79.95 ; steps/mm'
+    expect(rewriteListing(mixed, readListing(mixed).entries, { 'X steps': 80.5, 'Y steps': 80.25 })).toBe(
+      'X steps: 80,50 ; steps/mm\nY steps: 80.25 ; steps/mm',
+    )
+    expect([...proposedFor('Y steps: 79.95 ; steps/mm').keys()]).toEqual(['y/steps'])
+    const deep = `${'{"a":'.repeat(200)}1${'}'.repeat(200)}`
+    expect(() => readListing(deep)).not.toThrow()
+    expect(
+      rewriteListing('{"on": "Yes", "n": -1.50}', readListing('{"on": "Yes", "n": -1.50}').entries, { on: 'no', n: 2 }),
+    ).toBe('{"on": "No", "n": 2.00}')
+  })
+
+  it('never throws, and what is not changed comes back to the letter (2,000 lists, seed 9)', () => {
+    const piece = fc.oneof(
+      fc.constantFrom(
+        ' ',
+        '\t',
+        '=',
+        ':',
+        ',',
+        ';',
+        '#',
+        '//',
+        '(',
+        ')',
+        '[',
+        ']',
+        '{',
+        '}',
+        '"',
+        '\n',
+        '\r\n',
+        '\uFEFF',
+        'X',
+        'Y',
+        'K1',
+      ),
+      fc.integer().map(String),
+      fc.double({ noNaN: true }).map(String),
+      fc.string({ unit: 'binary', maxLength: 6 }),
+    )
+    fc.assert(
+      fc.property(fc.array(piece, { maxLength: 60 }), (pieces) => {
+        const text = pieces.join('')
+        const { entries } = readListing(text)
+        expect(rewriteListing(text, entries, {})).toBe(text)
+        for (const { at } of entries) expect(at.end).toBeGreaterThan(at.start)
+        proposeKeys(entries, SETTINGS, LETTERS, new Set())
+      }),
+      { seed: 9, numRuns: 2000 },
+    )
+  })
+})

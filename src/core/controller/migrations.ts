@@ -17,6 +17,7 @@ export const controllerMigrations: readonly Migration[] = [
     why: 'what else stands in the machine’s list of settings is kept',
     up: (controller) => ({ ...controller, others: {} }),
   },
+  { to: 9, why: 'lists of settings are kept as they were taken', up: (controller) => ({ ...controller, listings: {} }) },
 ]
 
 function axisOf2(): Json {

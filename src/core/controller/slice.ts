@@ -1,4 +1,4 @@
-import { bare, choice, fact, group, many, text, word, type Act, type Labelled, type Of } from '../bench'
+import { bare, choice, fact, group, many, moment, text, word, type Act, type Labelled, type Of } from '../bench'
 
 const LISTING: Act = { id: 'listing', words: 'Read the settings that are in the machine' }
 
@@ -27,6 +27,9 @@ export const SPEED_UNITS = ['mm/s', 'mm/min'] as const
 /** A line of the machine's list that is none of the settings: kept, so that its list can be written again as it was. */
 const otherShape = group({ order: bare(), key: text(1, 60), text: text(0, 120), words: text(0, 200) })
 
+/** A list of settings as the machine printed it, and when it was taken. */
+const keptShape = group({ order: bare(), at: moment('instant'), text: text(1, 200_000) })
+
 /** The settings in the machine, facts by read-back; and how the machine names and takes them. */
 export const controllerShape = group(
   {
@@ -43,6 +46,8 @@ export const controllerShape = group(
     keys: many(text(1, 60)),
     /** What else its list held when it was last read. */
     others: many(otherShape),
+    /** Its lists as they were taken, the last ones. */
+    listings: many(keptShape),
     /** The line that sets one: `{key}` and `{value}` are filled in. */
     line: text(1, 120, '{key} = {value}'),
     speedUnit: word(SPEED_UNITS, 'mm/s'),

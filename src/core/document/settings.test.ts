@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { setAt, type Path } from '../bench'
 import { heron } from '../../data/heron'
-import { compareSettings, emptyBench, engineFor, judgeAll, type Bench } from '.'
+import { compareSettings, emptyBench, engineFor, judgeAll, listingByBench, type Bench } from '.'
 
 const { bench: demo } = heron()
 const set = (bench: Bench, ...changes: readonly (readonly [Path, unknown])[]): Bench =>
@@ -67,5 +67,23 @@ describe('steps that agree', () => {
       keys: () => [],
     })
     expect([it?.mark, words?.head]).toEqual(['look', 'X steps may be coarse'])
+  })
+})
+
+describe('the machine’s own list, by the bench', () => {
+  const keys = { 'axes.x.topSpeed': 'X rapid', 'beam.pwmFrequency': 'Signal frequency', 'beam.followsSpeed': 'Follow' }
+  const bench = set(demo, ['controller.keys', keys], ['controller.axes.x.topSpeed', read(150, '9000', 'mm/min')])
+  const list = '; shed\nX rapid:   9000 mm/min   ; as it came\nSignal frequency: 1.0 kHz\nFollow: No\nDoor: 3'
+
+  it('keeps its shape and its units, and changes only what differs: 200 mm/s are 12000 mm/min, 5 kHz stay kHz', () => {
+    const { text, changed } = listingByBench(engineFor(bench), list)
+    expect(text).toBe('; shed\nX rapid:   12000 mm/min   ; as it came\nSignal frequency: 5.0 kHz\nFollow: No\nDoor: 3')
+    expect(changed.map((it) => it.setting.label)).toEqual(['X top speed', 'Frequency of the power signal'])
+    expect(listingByBench(engineFor(bench), text).changed).toEqual([])
+  })
+
+  it('leaves a guess as it stands', () => {
+    const guessed = set(bench, ['electrical.pwmFrequency.origin', 'assumed'])
+    expect(listingByBench(engineFor(guessed), list).text).toContain('Signal frequency: 1.0 kHz')
   })
 })

@@ -5,6 +5,9 @@ import { unitOf, type Finding } from '../../core/units'
 import { isDone, takeListing, useSession } from '../../state'
 import { Findings } from '../../ui'
 
+/** Keys whose meaning is a guess: the list does not say it itself. */
+type Guesses = ReadonlySet<string>
+
 /** What a line of the list is: a setting's id, or none of them. */
 type Meant = Readonly<Record<string, string>>
 
@@ -12,17 +15,17 @@ type Meant = Readonly<Record<string, string>>
 export function PasteListing({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   const text = useSession((it) => it.pastedListing)
   const setText = (pastedListing: string): void => useSession.setState({ pastedListing })
-  const [read, setRead] = useState<{ readonly listing: Listing; readonly meant: Meant } | null>(null)
+  const [read, setRead] = useState<{ readonly listing: Listing; readonly meant: Meant; readonly guesses: Guesses } | null>(null)
   const [said, setSaid] = useState<readonly Finding[]>([])
   const look = (): void => {
     const listing = readListing(text)
-    setRead({ listing, meant: meantBy(listing.entries, rows, bench) })
+    setRead({ listing, ...meantBy(listing.entries, rows, bench) })
     setSaid(listing.entries.length === 0 ? [NOTHING] : listing.findings)
   }
   const take = (): void => {
     if (read === null) return
     const keys = Object.fromEntries(Object.entries(read.meant).map(([key, id]) => [id, key]))
-    const found = takeListing(read.listing.entries, keys)
+    const found = takeListing(read.listing.entries, keys, text)
     setSaid([...read.listing.findings, ...found])
     // What was refused stays as it was pasted, with what was said of its lines.
     if (!isDone(found)) return
@@ -50,6 +53,7 @@ export function PasteListing({ rows, bench }: { readonly rows: readonly Compared
         <Proposed
           listing={read.listing}
           meant={read.meant}
+          guesses={read.guesses}
           rows={rows}
           bench={bench}
           change={(meant) => setRead({ ...read, meant })}
@@ -69,29 +73,35 @@ const NOTHING: Finding = {
 }
 
 /** What each line is: by the key that the bench knows, else by what stands beside it. */
-function meantBy(entries: readonly Listed[], rows: readonly ComparedSetting[], bench: Bench): Meant {
+function meantBy(
+  entries: readonly Listed[],
+  rows: readonly ComparedSetting[],
+  bench: Bench,
+): { readonly meant: Meant; readonly guesses: Guesses } {
   const known = rows.filter((row) => entries.some((it) => it.key === row.key))
   const letters = Object.fromEntries(axisIds(bench).map((id) => [id, bench.motion.axes[id]?.letter ?? '']))
   const rest = entries.filter((it) => known.every((row) => row.key !== it.key))
   const settings = rows.map((it) => it.setting)
   const proposed = proposeKeys(rest, settings, letters, new Set(known.map((it) => it.setting.id)))
-  return Object.fromEntries([
+  const meant = Object.fromEntries([
     ...known.map((it) => [it.key, it.setting.id] as const),
     ...proposed.map((it) => [it.key, it.settingId] as const),
   ])
+  return { meant, guesses: new Set(proposed.filter((it) => !it.sure).map((it) => it.key)) }
 }
 
 /** What was read, line by line, before anything is taken. */
 function Proposed(props: {
   readonly listing: Listing
   readonly meant: Meant
+  readonly guesses: Guesses
   readonly rows: readonly ComparedSetting[]
   readonly bench: Bench
   readonly change: (meant: Meant) => void
   readonly take: () => void
   readonly leave: () => void
 }) {
-  const { listing, meant, rows, bench, change, take, leave } = props
+  const { listing, meant, guesses, rows, bench, change, take, leave } = props
   const entries = [...new Map(listing.entries.map((it) => [it.key, it])).values()]
   const named = entries.filter((it) => meant[it.key] !== undefined)
   const missing = rows.filter((row) => !Object.values(meant).includes(row.setting.id))
@@ -116,6 +126,7 @@ function Proposed(props: {
                 <span className="ml-2 font-sans tracking-normal text-second [word-spacing:normal]">{entry.words}</span>
               )}
             </span>
+            {guesses.has(entry.key) && meant[entry.key] !== undefined && <span className="text-second">a guess: look</span>}
             <span className="num w-36 text-right text-second">{asTaken(entry, rows, meant[entry.key], bench)}</span>
             <select
               className="input min-h-8 w-56 py-0.5"

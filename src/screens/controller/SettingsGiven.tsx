@@ -4,6 +4,7 @@ import { lineOfSetting, otherLines, SPEED_UNITS } from '../../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
 import type { Finding } from '../../core/units'
 import { editBench, engineOf, nameKey, readSettings, useBenchStore, useMachine, writeSettings, told } from '../../state'
+import { Listings } from './Listings'
 import { PasteListing } from './PasteListing'
 import { ChoiceField, download, FactField, Findings, Panel, PlainField, Sentence } from '../../ui'
 
@@ -22,6 +23,7 @@ export function SettingsGiven() {
           <FactField path="electrical.pwmFrequency" />, and the power <ChoiceField path="electrical.followsSpeed" />.
         </Sentence>
       </Panel>
+      <Listings bench={bench} />
       <Names rows={rows} bench={bench} />
     </div>
   )

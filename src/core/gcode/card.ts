@@ -1,5 +1,9 @@
 import { bare, group, text, word, type Of } from '../bench'
 
+/** In which manner a controller is told the power. */
+export const MANNERS = ['block', 'follows', 'inMove', 'switched'] as const
+export type Manner = (typeof MANNERS)[number]
+
 /**
  * How one controller wants its words: what goes beyond the standard, as templates the user edits. `{power}` stands for
  * the power word of the present power, `{seconds}` for a wait.
@@ -20,6 +24,19 @@ const benchCardParts = {
   /** One or more lines that turn it off. */
   beamOff: text(0, 400),
   dwell: text(0, 400),
+  /** In a line of its own, constant or following the speed; in each move; or on and off only. */
+  manner: word(MANNERS, 'block'),
+  /** With power in each move: what a move gets behind it, at `{power}`. */
+  inMove: text(0, 80, ''),
+  /** Whether it takes arcs, or short lines in their place. */
+  arcs: word(['arcs', 'lines'] as const, 'arcs'),
+  /** Step of the line numbers; 0: none. */
+  numbered: bare({ whole: true, min: 0, max: 1000 }),
+  /** Seconds that it waits behind “beam on” before it moves. */
+  afterOn: bare({ min: 0, max: 60 }),
+  /** Lines that turn air and extraction on before the work and off behind it. */
+  airOn: text(0, 400, ''),
+  airOff: text(0, 400, ''),
 }
 
 /** A card as a bench keeps it: the full power word is a fact of its own there. */
@@ -43,4 +60,11 @@ export const PLAIN_CARD: OutputCard = {
   beamOn: 'M3 S{power}',
   beamOff: 'M5',
   dwell: 'G4 P{seconds}',
+  manner: 'block',
+  inMove: '',
+  arcs: 'arcs',
+  numbered: 0,
+  afterOn: 0,
+  airOn: '',
+  airOff: '',
 }

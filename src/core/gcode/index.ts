@@ -1,5 +1,6 @@
 export * from './arc'
 export * from './card'
+export * from './cards'
 export * from './interpret'
 export * from './listedText'
 export * from './migrations'

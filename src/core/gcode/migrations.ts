@@ -1,4 +1,4 @@
-import type { Migration } from '../bench'
+import { asJson, type Migration } from '../bench'
 
 /** Of the slice `output`. */
 export const outputMigrations: readonly Migration[] = [
@@ -18,6 +18,14 @@ export const outputMigrations: readonly Migration[] = [
         beamOff: 'M5',
         dwell: 'G4 P{seconds}',
       },
+    }),
+  },
+  {
+    to: 9,
+    why: 'a card says its manner, arcs, line numbers, the wait behind beam on, air and extraction',
+    up: ({ card, ...output }) => ({
+      ...output,
+      card: { ...asJson(card), manner: 'block', inMove: '', arcs: 'arcs', numbered: 0, afterOn: 0, airOn: '', airOff: '' },
     }),
   },
 ]

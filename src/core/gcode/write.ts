@@ -51,6 +51,8 @@ const MM_PER_INCH = 25.4
 export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<string> {
   const checked = readCard(card)
   if (!checked.ok) return checked
+  const refused = powerFindings(steps, card)
+  if (refused.length > 0) return { ok: false, findings: refused }
   const writer = writerOf(card)
   for (const step of steps) {
     switch (step.kind) {
@@ -60,7 +62,7 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
         break
       case 'line':
         writer.setPower(step.power)
-        writer.straight('G1', writer.placeOf(step), writer.feedWord(step.feed))
+        writer.straight('G1', writer.placeOf(step), writer.feedWord(step.feed) + writer.powerWord())
         break
       case 'arc':
         writer.setPower(step.power)
@@ -77,9 +79,37 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
         assertNever(step)
     }
   }
-  const lines = [...writer.lines, ...templateLines(card.beamOff), ...templateLines(card.footer)]
+  const behind = [card.beamOff, card.airOff, card.footer].flatMap(templateLines)
+  const lines = numbered([...writer.lines, ...behind], card.numbered)
   return accepted(`${lines.join('\n')}\n`, [...checked.findings, ...chordFindings(writer.chorded(), card)])
 }
+
+/** Powers that the card cannot say: beyond full, or grey where the output is only switched. */
+function powerFindings(steps: readonly Step[], card: OutputCard): readonly Finding[] {
+  const powers = new Set(steps.flatMap((it) => (it.kind === 'line' || it.kind === 'arc' ? [it.power] : [])))
+  const beyond = [...powers].find((it) => !(it >= 0 && it <= 1))
+  const refuse = (code: string, message: string): readonly Finding[] => [{ code, severity: 'error', path: 'beamOn', message }]
+  const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`
+  if (beyond !== undefined)
+    return refuse('power-range', `A power of ${percent(beyond)} is beyond 0 to 100 %: nothing is written.`)
+  const grey = card.manner === 'switched' ? [...powers].find((it) => it > 0 && it < 1) : undefined
+  if (grey === undefined) return []
+  return refuse('no-grey', `This card only switches the beam: ${percent(grey)} cannot be said. Take full power, or another card.`)
+}
+
+/** Lines with their numbers, each so much more than the last; remarks have none. */
+function numbered(lines: readonly string[], step: number): readonly string[] {
+  if (step === 0) return lines
+  let next = 0
+  return lines.map((it) => {
+    if (it.startsWith('(')) return it
+    next = (next + step) % LAST_NUMBER
+    return `N${next} ${it}`
+  })
+}
+
+/** Numbers go up to 99999, then begin again. Source: NISTIR 6556 (from memory). */
+const LAST_NUMBER = 100_000
 
 function chordFindings(count: number, { decimals }: OutputCard): Finding[] {
   if (count === 0) return []
@@ -113,6 +143,7 @@ function writerOf(card: OutputCard) {
     'G94',
     ...templateLines(card.beamOff),
     ...templateLines(card.header),
+    ...templateLines(card.airOn),
   ]
   const state = { place: [0, 0, 0] as Place, wanted: [0, 0, 0] as Place, feed: '', power: 0, plane: 17, chorded: 0 }
   /** As printed: the number that a reader takes from it. */
@@ -121,9 +152,19 @@ function writerOf(card: OutputCard) {
 
   function setPower(power: number): void {
     if (power === state.power) return
+    const wasDark = state.power === 0
     state.power = power
+    // With power in each move the beam is turned on once, and the moves carry it from there.
+    if (card.manner === 'inMove' && power !== 0 && !wasDark) return
     const on = card.beamOn.replaceAll('{power}', printed(power * card.fullPower, card.powerDecimals))
     lines.push(...templateLines(power === 0 ? card.beamOff : on))
+    if (wasDark && card.afterOn > 0) lines.push(...templateLines(card.dwell.replaceAll('{seconds}', printed(card.afterOn, 3))))
+  }
+
+  /** What a lit move gets behind it. */
+  function powerWord(): string {
+    if (card.manner !== 'inMove' || state.power === 0) return ''
+    return ` ${card.inMove.replaceAll('{power}', printed(state.power * card.fullPower, card.powerDecimals))}`
   }
 
   function feedWord(feed: number): string {
@@ -166,11 +207,12 @@ function writerOf(card: OutputCard) {
     const offset = (axis: 0 | 1 | 2): string => length(wanted.centre[axis] - state.place[axis])
     const [da, db] = [offset(a), offset(b)]
     const to = rounded(wanted.to)
-    if (!staysArc(wanted, state.place, to, [Number(da), Number(db)], unit)) {
-      state.chorded++
+    const isArc = staysArc(wanted, state.place, to, [Number(da), Number(db)], unit)
+    if (card.arcs === 'lines' || !isArc) {
+      if (card.arcs === 'arcs') state.chorded++
       for (const point of chords(wanted, Math.max(10 ** -card.decimals * unit, 0.004) / 2)) {
         const moves = rounded(point).some((it, i) => it !== state.place[i])
-        if (moves) straight('G1', point, feedWord(step.feed))
+        if (moves) straight('G1', point, feedWord(step.feed) + powerWord())
       }
       state.wanted = wanted.to
       return
@@ -178,13 +220,13 @@ function writerOf(card: OutputCard) {
     if (wanted.plane !== state.plane) lines.push(`G${wanted.plane}`)
     state.plane = wanted.plane
     lines.push(
-      `${step.clockwise ? 'G2' : 'G3'}${axesTo(to)} ${'IJK'.charAt(a)}${da} ${'IJK'.charAt(b)}${db}${feedWord(step.feed)}`,
+      `${step.clockwise ? 'G2' : 'G3'}${axesTo(to)} ${'IJK'.charAt(a)}${da} ${'IJK'.charAt(b)}${db}${feedWord(step.feed)}${powerWord()}`,
     )
     state.place = to
     state.wanted = wanted.to
   }
 
-  return { lines, setPower, feedWord, placeOf, straight, arc, chorded: () => state.chorded }
+  return { lines, setPower, powerWord, feedWord, placeOf, straight, arc, chorded: () => state.chorded }
 }
 
 interface ArcEnds {

@@ -26,14 +26,26 @@ export async function readLightByStandIn(bench: Bench): Promise<Told> {
   if (watts === null) return told('Enter the diode’s current, threshold and slope first: the stand-in has them.')
   const read = await lightStandIn(watts)
   if (read === null) return told(NO_STAND_IN)
-  return setFact('electrical.driver.lightRead', measured(read.value, read.u, 'W'), 'light at full power')
+  // The meter's own scale, 3 %, is in one reading that stands for itself; a curve is the same whatever it is.
+  const u = Math.hypot(read.u, 0.03 * read.value)
+  return setFact('electrical.driver.lightRead', measured(read.value, u, 'W'), 'light at full power')
 }
 
-function measured(value: number, u: number, typedUnit: UnitId): Fact {
-  const rounded = Number(value.toFixed(2))
+/** Reads the light at one power of the curve with the stand-in's power meter, and enters it. */
+export async function readCurveByStandIn(bench: Bench, pointId: string): Promise<Told> {
+  const point = bench.calibrate.curve[pointId]
+  const watts = shownNumber(engineOf(bench).value(lightFull).result) ?? bench.optics.power.value
+  if (point === undefined || watts === null) return told('Enter the optical power of the head first: the stand-in has it.')
+  const read = await lightStandIn(watts, point.percent / 100)
+  if (read === null) return told(NO_STAND_IN)
+  return setFact(`calibrate.curve.${pointId}.light`, measured(read.value, read.u, 'W', 4), `light at ${point.percent} %`)
+}
+
+function measured(value: number, u: number, typedUnit: UnitId, decimals = 2): Fact {
+  const rounded = Number(value.toFixed(decimals))
   return {
     value: rounded,
-    typed: rounded.toFixed(2),
+    typed: rounded.toFixed(decimals),
     typedUnit,
     origin: 'measured',
     doubt: { kind: 'standard', u },

@@ -294,8 +294,8 @@ export async function meterStandIn(circuit: MeterCircuit, block: string): Promis
 }
 
 /** Light of the stand-in's head by its power meter; null without a stand-in. */
-export async function lightStandIn(watts: number): Promise<Metered | null> {
-  return (await open?.remote.light(watts)) ?? null
+export async function lightStandIn(watts: number, share = 1): Promise<Metered | null> {
+  return (await open?.remote.light(watts, share)) ?? null
 }
 
 /** Reads between two marks with the stand-in's calipers. */

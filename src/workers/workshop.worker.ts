@@ -55,7 +55,7 @@ export interface WorkshopWorker {
   /** Volts at a block of the circuit as it is wired on its bench, by its multimeter; null without a stand-in. */
   volts(circuit: MeterCircuit, block: string): Metered | null
   /** Light of its head by its power meter, W; null without a stand-in. */
-  light(watts: number): Metered | null
+  light(watts: number, share: number): Metered | null
 }
 
 const TICK = 40
@@ -111,9 +111,9 @@ const api: WorkshopWorker = {
     const { volts, u } = meterReading(hiddenVolts(circuit, number).get(block) ?? 0, noise)
     return { value: volts, u }
   },
-  light(watts) {
+  light(watts, share) {
     if (standIn === null) return null
-    const { watts: value, u } = lightReading(watts, number, noise)
+    const { watts: value, u } = lightReading(watts, number, noise, share)
     return { value, u }
   },
 }

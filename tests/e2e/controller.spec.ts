@@ -247,3 +247,26 @@ test('lists of settings are kept: what changed between two is shown, and the mac
   await lists.getByLabel('Earlier list').selectOption({ index: 2 })
   await expect(lists.getByText('Nothing changed between them.')).toBeVisible()
 })
+
+test('the power curve is read with the stand-in’s meter: where the light begins, how straight, what to command', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await bench.openStage('heron', 'controller', 'curve')
+  await page.getByRole('button', { name: 'Begin with the usual powers' }).click()
+  for (const percent of [0, 5, 10, 20, 40, 60, 80, 100]) {
+    await page.getByRole('button', { name: `Read ${percent}% with the stand-in’s meter` }).click()
+    await expect(page.locator('li', { hasText: new RegExp(`^${percent}%`) }).locator('[data-fact$=".light"]')).not.toContainText(
+      'enter',
+    )
+  }
+  await bench.expectMark('Dark at 0 %, by the meter', 'good')
+  await bench.expectFigure('For 50% of the light', /5\d\.\d/)
+  await page.getByLabel('Another power, %').fill('120')
+  await page.getByRole('button', { name: 'Add this power' }).click()
+  await expect(page.getByText('Type a power from 0 to 100 %.')).toBeVisible()
+  await bench.expectNoAxeFindings()
+  await bench.undo()
+  await bench.saved()
+})

@@ -46,6 +46,7 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   ],
   'a result of readings by least squares, or of what was in force when they were taken': [
     ...['calibrate.scale', 'calibrate.scatter', 'calibrate.lineWidth', 'calibrate.backlash', 'calibrate.outOfSquare'],
+    ...['calibrate.curveThreshold', 'calibrate.curveMost', 'calibrate.curveOff', 'calibrate.powerForLight', 'calibrate.zeroRoom'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
   'solved for, or worked along a path or from a table of a standard': [
@@ -86,7 +87,12 @@ function railed(kinematics: string): Bench {
     const height = { ...heron().bench.motion.frame.barWidth, value: i / 10, typed: String(i / 10) }
     return [`h${i}`, { order: i, x: (i % 2) * 400, y: i > 1 ? 300 : 0, height }] as const
   })
-  const counted = setAt(heron().bench, 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
+  const curve = [0, 20, 50, 100].map((percent) => {
+    const light = { ...heron().bench.motion.frame.barWidth, value: Math.max(0, 0.05 * (percent - 8)), typed: '1' }
+    return [`c${percent}`, { order: percent, percent, light }] as const
+  })
+  const metered = setAt(heron().bench, 'calibrate.curve', Object.fromEntries(curve))
+  const counted = setAt(metered, 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
   const moved = setAt(counted, 'motion.kinematics.chosen', kinematics)
   return setAt(setAt(moved, 'motion.frame.guides.chosen', 'rails'), 'motion.heights', Object.fromEntries(heights))
 }

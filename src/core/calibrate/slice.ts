@@ -1,8 +1,15 @@
-import { fact, group, many, text, type Act, type Of } from '../bench'
+import { bare, fact, group, many, text, type Act, type Of } from '../bench'
 import { readingDefs } from './layout'
 import { runShape } from './runSlice'
 
 const MARKS: Act = { id: 'marks', words: 'Read the marks of the scale run' }
+
+/** Light that was read at one power; the power is a plain number, in percent of the full word. */
+export const curvePointShape = group({
+  order: bare(),
+  percent: bare({ min: 0, max: 100 }),
+  light: fact({ label: 'Light', quantity: 'power', min: 0, max: 1000 }),
+})
 
 /** Calibration of the axes: what is wanted, how it is marked, and the runs. */
 export const calibrateShape = group(
@@ -66,6 +73,11 @@ export const calibrateShape = group(
     runs: many(runShape, {
       placed: { act: MARKS },
       label: ({ label, thing, rest: [, reading] }) => readingDefs(thing).find((it) => it.id === reading)?.words ?? label,
+    }),
+    /** Readings of the power curve. */
+    curve: many(curvePointShape, {
+      placed: { part: 'curve' },
+      label: ({ label, thing }) => `${label} at ${thing.percent}%`,
     }),
     /** Which run an axis's steps follow; none: the drive train's. */
     applied: many(text(0, 200)),

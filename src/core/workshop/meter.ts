@@ -97,16 +97,29 @@ export function meterReading(volts: number, random: () => number): { readonly vo
 /** Share by which the light of the stand-in's head is off what its sheet says, least and most. */
 const LIGHT_OFF = { least: -0.09, most: 0.03 }
 
+/** Share of power from which the stand-in's head has light, and by how much its light falls behind at full power. */
+const CURVE = { from: [0.03, 0.12], behind: [0, 0.08] } as const
+
+/** The light of the stand-in's head at a share of full power, of that at full. */
+function curveOf(share: number, number: number): number {
+  const random = seeded(numberOf('curve', number))
+  const from = between(random, ...CURVE.from)
+  const behind = between(random, ...CURVE.behind)
+  return (Math.max(0, (share - from) / (1 - from)) * (1 - behind * share ** 3)) / (1 - behind)
+}
+
 /**
  * One reading of the stand-in's power meter. @param watts What the sheet would give. @param number Which stand-in it is.
- * @returns W, and its standard uncertainty. Valid: any light. Source: a share hidden by the number, 3 % of noise.
+ * @param share Of full power, 0…1. @returns W, and its standard uncertainty. Valid: any light. Source: a share and a curve
+ * hidden by the number, 1 % of noise; the meter's own scale, common to all its readings, is not in the uncertainty.
  */
 export function lightReading(
   watts: number,
   number: number,
   random: () => number,
+  share = 1,
 ): { readonly watts: number; readonly u: number } {
   const off = between(seeded(numberOf('light', number)), LIGHT_OFF.least, LIGHT_OFF.most)
-  const read = watts * (1 + off) * (1 + 0.01 * normal(random))
-  return { watts: Math.round(read * 100) / 100, u: 0.03 * watts }
+  const read = watts * (1 + off) * curveOf(share, number) * (1 + 0.01 * normal(random)) + 0.00005 * Math.abs(normal(random))
+  return { watts: Math.round(read * 1e4) / 1e4, u: Math.hypot(0.01 * read, 0.0001) }
 }

@@ -14,6 +14,7 @@ import { scanIds, useBenchStore, useMachine } from '../../state'
 import { FigureRow, Panel, Side } from '../../ui'
 import { useChosenRun } from './chosen'
 import { LinkPanel } from './LinkPanel'
+import { CurveWorked } from './PowerCurve'
 
 /** What is worked and judged beside the settings. */
 export function StepsSide() {
@@ -30,13 +31,24 @@ export function RunSide() {
   return <ControllerSide>{runId === null ? <WorkedSteps /> : <WorkedRun runId={runId} />}</ControllerSide>
 }
 
-function ControllerSide({ children }: { readonly children: ReactNode }) {
+/** The same beside the power curve. */
+export function CurveSide() {
+  return (
+    <ControllerSide part="curve">
+      <CurveWorked />
+    </ControllerSide>
+  )
+}
+
+function ControllerSide({ children, part }: { readonly children: ReactNode; readonly part?: string }) {
   const isLinked = useMachine((it) => it.link !== 'none')
   // Without a link the list is pasted; the stand-in is there to practise on, below.
   return (
     <>
       {isLinked && <LinkPanel />}
-      <Side stage="controller">{children}</Side>
+      <Side stage="controller" {...(part === undefined ? {} : { part })}>
+        {children}
+      </Side>
       {!isLinked && (
         <div className="mt-5">
           <LinkPanel />

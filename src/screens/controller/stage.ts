@@ -8,6 +8,7 @@ export const controller = stage({
     { id: 'settings', name: 'Settings' },
     { id: 'ramp', name: 'Faint mark' },
     { id: 'run', name: 'Scale run' },
+    { id: 'curve', name: 'Power curve' },
   ],
   domains: ['calibrate', 'motion', 'electrical'],
   words: async () => (await import('./words')).words,

@@ -7,4 +7,8 @@ export const words = {
     about: 'Find a power that marks without burning deep: lines from the sighting power upwards. Press the first good one.',
   },
   run: { about: 'Burn ticks and crosses, read them like edge to like edge, and let the readings say the steps.' },
+  curve: {
+    question: 'What does a commanded power really give?',
+    about: 'Light read over power commanded: where it begins, how straight it rises, what to command for an even grey.',
+  },
 } satisfies Readonly<Record<string, PartWords>>

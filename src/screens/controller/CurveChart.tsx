@@ -1,0 +1,108 @@
+import { useCallback } from 'react'
+import { shownNumber } from '../../core/bench'
+import { curveBends, curveThreshold, fitCurve } from '../../core/calibrate'
+import type { Bench } from '../../core/document'
+import { engineOf, useBenchStore } from '../../state'
+import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+
+/** Light read over power commanded, with the line through its straight part and where the light begins. */
+export function CurveChart() {
+  const bench = useBenchStore((it) => it.bench)
+  return bench === null ? null : <ChartOf bench={bench} />
+}
+
+interface Read {
+  readonly percent: number
+  readonly watts: number
+  readonly spread: number
+}
+
+function readOf({ calibrate }: Bench): readonly Read[] {
+  return Object.values(calibrate.curve)
+    .flatMap(({ percent, light }) => {
+      if (light.value === null) return []
+      const spread = light.doubt.kind === 'standard' ? 2 * light.doubt.u : light.doubt.kind === 'halfWidth' ? light.doubt.a : 0
+      return [{ percent, watts: light.value, spread }]
+    })
+    .sort((p, q) => p.percent - q.percent)
+}
+
+function ChartOf({ bench }: { readonly bench: Bench }) {
+  const option = useCallback((look: ChartLook) => optionOf(bench, look), [bench])
+  if (readOf(bench).length === 0) {
+    return (
+      <p className="my-8 max-w-[40rem] text-second">
+        What 40 % really gives stands here once the light was read at a few powers: with a power meter, or with the stand-in’s.
+      </p>
+    )
+  }
+  return (
+    <Chart
+      label="Light read over power commanded"
+      className="keep-together mt-2 h-[clamp(240px,44vh,400px)] w-full min-w-0 shrink-0"
+      option={option}
+    />
+  )
+}
+
+function optionOf(bench: Bench, look: ChartLook): Record<string, unknown> {
+  const { ink, second, font, paper } = look
+  const read = readOf(bench)
+  const engine = engineOf(bench)
+  const threshold = shownNumber(engine.value(curveThreshold).result)
+  const bends = shownNumber(engine.value(curveBends).result)
+  const fit = fitCurve(read.map((it) => ({ share: it.percent / 100, watts: Math.max(0, it.watts) })))
+  const upright = (share: number | null, words: string) =>
+    share === null
+      ? []
+      : [
+          {
+            xAxis: share * 100,
+            lineStyle: { color: second, type: 'dotted', width: 1.2 },
+            label: {
+              formatter: words,
+              color: second,
+              fontFamily: font,
+              fontSize: 11.5,
+              backgroundColor: paper,
+              position: 'insideEndTop',
+            },
+          },
+        ]
+  const line = { type: 'line', symbol: 'none', silent: true } as const
+  return {
+    animation: false,
+    textStyle: { fontFamily: font },
+    grid: { left: 56, right: 24, top: 26, bottom: 44 },
+    xAxis: { ...axisOf(look, 'Power commanded, % of full', 26), min: 0, max: 100 },
+    yAxis: { ...axisOf(look, 'Light read, W', 38), min: 0 },
+    series: [
+      ...(fit === null
+        ? []
+        : [
+            {
+              ...line,
+              data: [
+                [fit.threshold * 100, 0],
+                [100, fit.slope * (1 - fit.threshold)],
+              ],
+              lineStyle: { color: ink, width: 1.4 },
+              markLine: {
+                silent: true,
+                symbol: 'none',
+                data: [...upright(threshold, 'light begins'), ...upright(bends, 'stays behind')],
+              },
+            },
+          ]),
+      ...read.map((it) => ({
+        ...line,
+        data: [
+          [it.percent, Math.max(0, it.watts - it.spread)],
+          [it.percent, it.watts + it.spread],
+        ],
+        lineStyle: { color: ink, width: 1.2 },
+      })),
+      { type: 'scatter', silent: true, data: read.map((it) => [it.percent, it.watts]), symbolSize: 7, itemStyle: { color: ink } },
+    ],
+  }
+}

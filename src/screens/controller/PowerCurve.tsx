@@ -1,0 +1,111 @@
+import { lazy, Suspense, useState } from 'react'
+import { curveBends, curveMost, curveOff, curveThreshold, LIGHTS, powerForLight } from '../../core/calibrate'
+import {
+  addCurvePoints,
+  DONE,
+  readCurveByStandIn,
+  removeCurvePoint,
+  useBenchStore,
+  useFigure,
+  useMachine,
+  type Told,
+} from '../../state'
+import { FactField, FigureRow, Findings, Panel, TakeAway } from '../../ui'
+
+const CurveChart = lazy(async () => ({ default: (await import('./CurveChart')).CurveChart }))
+
+export function CurvePlate() {
+  return (
+    <div data-plate="The power curve">
+      <Suspense fallback={<p className="h-[300px] py-6 text-second">Loading the chart …</p>}>
+        <CurveChart />
+      </Suspense>
+    </div>
+  )
+}
+
+/** The powers at which the light is read, and what was read. */
+export function CurveGiven() {
+  const bench = useBenchStore((it) => it.bench)
+  const hasStandIn = useMachine((it) => it.link === 'open')
+  const [said, say] = useState<Told>(DONE)
+  const [percent, setPercent] = useState('')
+  if (bench === null) return null
+  const points = Object.entries(bench.calibrate.curve).sort(([, p], [, q]) => p.percent - q.percent)
+  const add = (): void => say(addCurvePoints([Number(percent.trim().replace(',', '.') || Number.NaN)]))
+  return (
+    <Panel title="Given, the light at each power" className="mt-4">
+      <p className="max-w-[46rem] py-1 text-[13px] text-second">
+        A class 4 beam: eyewear for its wavelength on, shield closed, the meter’s head in the beam out of focus, nothing that
+        shines back. Hold each power as long as the meter takes to settle, then let the head cool.
+      </p>
+      {points.length === 0 && (
+        <button type="button" className="button button-first no-print mt-1" onClick={() => say(addCurvePoints())}>
+          Begin with the usual powers
+        </button>
+      )}
+      <ul className="m-0 list-none p-0">
+        {points.map(([id, it]) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1.5 text-[14px]">
+            <span className="num w-16 text-right">{it.percent}%</span>
+            <FactField path={`calibrate.curve.${id}.light`} small />
+            {hasStandIn && (
+              <button
+                type="button"
+                className="button no-print min-h-8 py-0.5 text-[13px]"
+                aria-label={`Read ${it.percent}% with the stand-in’s meter`}
+                onClick={() => void readCurveByStandIn(bench, id).then(say)}
+              >
+                Read with the stand-in
+              </button>
+            )}
+            <TakeAway what={`Take ${it.percent}% away`} act={() => removeCurvePoint(id)} />
+          </li>
+        ))}
+      </ul>
+      <form
+        className="no-print mt-2 flex flex-wrap items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          add()
+          setPercent('')
+        }}
+      >
+        <input
+          className="input num min-h-8 w-24 py-0.5"
+          aria-label="Another power, %"
+          placeholder="%"
+          inputMode="decimal"
+          value={percent}
+          onChange={(event) => setPercent(event.target.value)}
+        />
+        <button type="submit" className="button" disabled={percent.trim() === ''}>
+          Add this power
+        </button>
+      </form>
+      <Findings findings={said} />
+    </Panel>
+  )
+}
+
+/** What is worked of the curve, and the table the other way round. */
+export function CurveWorked() {
+  const count = useBenchStore((it) => Object.keys(it.bench?.calibrate.curve ?? {}).length)
+  const bends = useFigure(curveBends)
+  return (
+    <>
+      <Panel title="Worked, the power curve">
+        {[curveThreshold, curveMost, curveOff, ...(bends?.result.known === true ? [curveBends] : [])].map((def) => (
+          <FigureRow key={def.id} def={def} args={[]} />
+        ))}
+      </Panel>
+      {count >= 3 && (
+        <Panel title="Worked, the power to command">
+          {LIGHTS.map((it) => (
+            <FigureRow key={it} def={powerForLight} args={[it]} label={`For ${it}% of the light`} />
+          ))}
+        </Panel>
+      )}
+    </>
+  )
+}

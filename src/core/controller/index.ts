@@ -1,5 +1,6 @@
 export * from './hints'
 export * from './link'
+export * from './listed'
 export * from './listing'
 export * from './listingChanges'
 export * from './migrations'

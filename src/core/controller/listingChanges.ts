@@ -1,4 +1,4 @@
-import type { Listed } from './listing'
+import type { Listed } from './listed'
 
 /** What a key of a list was before and is now; null where it did not stand. */
 export interface ListingChange {

@@ -1,4 +1,4 @@
-import type { Listed } from './listing'
+import type { Listed } from './listed'
 
 /** How deep a list may go: beyond that it is no list of settings. */
 const MOST_DEEP = 40

@@ -1,5 +1,5 @@
 import type { Finding } from '../units'
-import type { Listed, Listing } from './listing'
+import type { Listed, Listing } from './listed'
 import { AXIS, cellsOf, commaFinding, linesOf, NUMERAL, withPoint, type Cell, type TextLine } from './listingText'
 
 const COMMENT = /\((.*?)\)|[;#].*$|\/\/.*$/g

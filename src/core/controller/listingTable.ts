@@ -1,4 +1,4 @@
-import type { Listed, Listing } from './listing'
+import type { Listed, Listing } from './listed'
 import { commaFinding, linesOf, NUMERAL, partedBy, withPoint, type Cell } from './listingText'
 
 /** Of a table's lines so many have as many stretches as the first. */

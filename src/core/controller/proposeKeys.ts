@@ -1,5 +1,6 @@
 import { unitOfSetting, type Setting, type SettingKind } from './settings'
-import { isNumber, readYesNo, type Listed } from './listing'
+import type { Listed } from './listed'
+import { isNumber, readYesNo } from './listing'
 import { UNIT_IDS, unitOf, type Quantity, type UnitId } from '../units'
 import type { Controller } from './slice'
 

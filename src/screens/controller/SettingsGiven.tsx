@@ -3,10 +3,22 @@ import { setAt } from '../../core/bench'
 import { lineOfSetting, otherLines, SPEED_UNITS } from '../../core/controller'
 import { compareSettings, type Bench, type ComparedSetting } from '../../core/document'
 import type { Finding } from '../../core/units'
-import { editBench, engineOf, nameKey, readSettings, useBenchStore, useMachine, writeSettings, told } from '../../state'
+import {
+  editBench,
+  engineOf,
+  keysFromFile,
+  keysToFile,
+  nameKey,
+  readSettings,
+  told,
+  useBenchStore,
+  useMachine,
+  writeSettings,
+  type Told,
+} from '../../state'
 import { Listings } from './Listings'
 import { PasteListing } from './PasteListing'
-import { ChoiceField, download, FactField, Findings, Panel, PlainField, Sentence } from '../../ui'
+import { ChoiceField, download, FactField, FileButton, Findings, Panel, PlainField, Sentence } from '../../ui'
 
 /** What is done with all settings at once, how the machine names and takes them, and what the bench says of the beam. */
 export function SettingsGiven() {
@@ -128,6 +140,25 @@ function AsText({ rows, bench }: { readonly rows: readonly ComparedSetting[]; re
   )
 }
 
+/** The names as a file: for another bench with the same controller. */
+function KeysFile() {
+  const [said, say] = useState<Told>([])
+  const save = (): void => void keysToFile().then((it) => download('keys.json', new TextEncoder().encode(it), 'application/json'))
+  return (
+    <div className="mt-3">
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={save}>
+          Save these names as a file
+        </button>
+        <FileButton label="File of names" accept=".json,application/json" take={(file) => void keysFromFile(file).then(say)}>
+          Take them from a file
+        </FileButton>
+      </div>
+      <Findings findings={said} />
+    </div>
+  )
+}
+
 /** How the machine names its settings, counts speed and wants a line. */
 function Names({ rows, bench }: { readonly rows: readonly ComparedSetting[]; readonly bench: Bench }) {
   return (
@@ -157,6 +188,7 @@ function Names({ rows, bench }: { readonly rows: readonly ComparedSetting[]; rea
           </select>
         </label>
       </div>
+      <KeysFile />
       <div className="mt-3 grid gap-x-6 gap-y-2 sm:grid-cols-2">
         {rows.map(({ setting, key }) => (
           <PlainField

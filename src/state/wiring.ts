@@ -28,6 +28,49 @@ export function addBlock(kind: BlockId, column: number): Told {
   })
 }
 
+/** A usual wiring to begin from, by kind, name and place; its labels are the person's to enter. */
+const USUAL_BLOCKS: readonly (readonly [BlockId, string, number, number])[] = [
+  ['motorSupply', 'Supply', 0, 1],
+  ['motors', 'Motors and drivers', 1, 0],
+  ['converter', 'Converter', 1, 1],
+  ['controller', 'Controller', 1, 2],
+  ['stop', 'Emergency stop', 11 / 6, 1],
+  ['key', 'Key', 13 / 6, 1],
+  ['stop', 'Stop, second', 11 / 6, 2],
+  ['head', 'Diode head', 16 / 6, 1],
+  ['lamp', 'Beam lamp', 16 / 6, 0],
+]
+/** From, to, by place in that list. */
+const USUAL_WIRES: readonly (readonly [number, number, WireKind])[] = [
+  [0, 1, 'rail'],
+  [0, 2, 'rail'],
+  [0, 3, 'rail'],
+  [2, 4, 'rail'],
+  [4, 5, 'rail'],
+  [5, 7, 'rail'],
+  [5, 8, 'rail'],
+  [3, 6, 'signal'],
+  [6, 7, 'signal'],
+]
+
+/** Draws a usual wiring on an empty drawing: a supply, a converter for the head, a stop with two contacts, a key, a lamp. */
+export function addUsualWiring(): Told {
+  const ids = USUAL_BLOCKS.map(() => newId())
+  const idOf = (i: number): string => ids[i] ?? ''
+  return editBench('a usual wiring', (bench) => {
+    const blocks = USUAL_BLOCKS.map(([kind, name, x, y], i) => {
+      const made = templateOf(blockShape, { order: i + 1, kind, name, x, y })
+      return [idOf(i), name === 'Stop, second' ? { ...made, movesWith: idOf(4) } : made] as const
+    })
+    const wires = USUAL_WIRES.map(([from, to, kind], i) => {
+      const ends = { order: i + 1, from: idOf(from), to: idOf(to), kind, colour: '', connector: '' }
+      return [newId(), templateOf(wireShape, ends)] as const
+    })
+    const drawn = setAt(bench, 'electrical.blocks', { ...bench.electrical.blocks, ...Object.fromEntries(blocks) })
+    return setAt(drawn, 'electrical.wires', { ...bench.electrical.wires, ...Object.fromEntries(wires) })
+  })
+}
+
 /** Changes a block's plain values: its name, its place. */
 export function editBlock(
   id: string,

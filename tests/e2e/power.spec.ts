@@ -30,6 +30,19 @@ test('a head is wired from nothing: the wrong rail is a stop at its block, a con
       await expect(editor).toHaveCount(0)
     }
   }
+  // A usual wiring to begin from, told apart by what it still wants; taken back, the drawing is empty again.
+  await page.getByRole('button', { name: 'Begin with a usual wiring' }).click()
+  await expect(page.locator('[data-plate="The wiring"] [data-block]')).toHaveCount(9)
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await bench.part('Safety chain')
+  await expect(page.locator('[data-chain-row]')).toHaveCount(0)
+  await bench.choose('electrical.driver.pullDown', 'is fitted')
+  await expect(page.locator('[data-chain-row]')).toHaveCount(4)
+  await bench.expectMark('Emergency stop pressed holds through any single fault', 'good')
+  await bench.undo()
+  await bench.undo()
+  await bench.part('Wiring')
+  await expect(page.getByText('Nothing is drawn yet.')).toBeVisible()
   await add('Another supply')
   await add('Diode head')
   await expect(page.getByText('Nothing feeds Diode head')).toBeVisible()

@@ -15,6 +15,9 @@ export function ChainPlate() {
     moved.length === 0 ? 'Nothing is moved' : `Moved: ${moved.join(', ')}`,
     state.told ? 'the controller says on' : 'the controller says off',
     ...(state.fault === null ? [] : [`fault: ${sayFault(bench, state.fault)}`]),
+    ...Object.entries(blocks).flatMap(([id, { kind, name }]) =>
+      kind === 'head' ? [`${name} ${chain.block(id).isOn ? 'can be on' : 'is dark'}`] : [],
+    ),
   ]
   return (
     <>

@@ -13,7 +13,17 @@ import {
   type WireKind,
 } from '../../core/electrical'
 import type { Bench } from '../../core/document'
-import { addBlock, addWire, editBlock, editWire, layOutWiring, removeBlock, removeWire, useBenchStore } from '../../state'
+import {
+  addBlock,
+  addUsualWiring,
+  addWire,
+  editBlock,
+  editWire,
+  layOutWiring,
+  removeBlock,
+  removeWire,
+  useBenchStore,
+} from '../../state'
 import { ChoiceField, FactField, Panel, PlainField, SelectOf, Sentence, TakeAway } from '../../ui'
 import { useChosenBlock } from './chosenBlock'
 import { WiringOut } from './WiringOut'
@@ -56,14 +66,19 @@ const COLUMN = { mains: 0, source: 0, contact: 2, converter: 1, load: 3 } as con
 
 function AddBlock() {
   const [kind, setKind] = useState<BlockId>('motorSupply')
-  const some = useBenchStore(({ bench }) => Object.keys(bench?.electrical.blocks ?? {}).length > 1)
+  const count = useBenchStore(({ bench }) => Object.keys(bench?.electrical.blocks ?? {}).length)
   return (
     <div className="no-print flex flex-wrap items-center gap-2">
       <SelectOf label="Kind of block" of={KIND_NAMES} value={kind} choose={setKind} />
       <button type="button" className="button button-first" onClick={() => addBlock(kind, COLUMN[roleOf(kind)])}>
         Add it
       </button>
-      {some && (
+      {count === 0 && (
+        <button type="button" className="button" onClick={() => addUsualWiring()}>
+          Begin with a usual wiring
+        </button>
+      )}
+      {count > 1 && (
         <button type="button" className="button" onClick={() => layOutWiring()}>
           Lay it out again
         </button>

@@ -35,8 +35,8 @@ export function Drawing(props: {
     return (
       empty ?? (
         <p className="my-8 max-w-[40rem] text-second">
-          Nothing is drawn yet. Add a supply below, then what it feeds, and join them: volts, amps and what each wire loses stand
-          here as soon as the labels are entered.
+          Nothing is drawn yet. Begin with a usual wiring below and make it yours, or add a supply, then what it feeds, and join
+          them: volts, amps and what each wire loses stand here as soon as the labels are entered.
         </p>
       )
     )

@@ -3,9 +3,7 @@ import { capital, type Options, type Tree } from './tree'
 /** A stage with one part: its description, plate, given and side, its line in the table of stages, and its picture. */
 export function newStage(tree: Tree, id: string, options: Options): string {
   const table = 'src/screens/stages.ts'
-  const entry = new RegExp(
-    `  later\\(\\{\\s*id: '${id}',\\s*name: '([^']*)',\\s*question: '([^']*)',\\s*soon: '[^']*',\\s*\\}\\),`,
-  )
+  const entry = new RegExp(`  later\\(\\{\\s*id: '${id}',\\s*name: '([^']*)',\\s*question: '([^']*)',?\\s*\\}\\),`)
   const found = entry.exec(tree.read(table))
   if (found === null) throw new Error(`${table} has no stage called ${id} that is still to come.`)
   const [, name = capital(id), question = ''] = found

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { eachFact, isFact, showFact } from '../core/bench'
-import { benchFactSpec, hasField, labelAt, type Bench } from '../core/document'
+import { alsoAt, hasField, labelAt, type Bench } from '../core/document'
 import { STAGES } from '../screens/stages'
 import {
   addressOf,
@@ -122,7 +122,7 @@ function factEntries(bench: Bench, reveal: (path: string) => void): Entry[] {
 
 /** Words that a fact is looked for by, beside its label. */
 function alsoOf(path: string): { readonly also?: string } {
-  const also = benchFactSpec(path)?.also
+  const also = alsoAt(path)
   return also === undefined ? {} : { also }
 }
 

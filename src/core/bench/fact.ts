@@ -63,8 +63,6 @@ export interface FactSpec extends Placed {
   readonly exact?: boolean
   /** Unit offered first, where the system's own would be clumsy (µm, kHz). */
   readonly unit?: UnitId
-  /** Other words that people look for it by. */
-  readonly also?: string
 }
 
 /** What a choice offers, in words. */

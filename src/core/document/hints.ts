@@ -24,3 +24,27 @@ export const HINTS: Readonly<Record<string, string>> = {
 export function hintAt(path: Path): string | undefined {
   return HINTS[patternAt(benchShape, path)]
 }
+
+/** Other words that facts are looked for by; `*` stands for an id. */
+export const ALSO: Readonly<Record<string, string>> = {
+  'motion.axes.*.travel': 'size work area bed',
+  'motion.axes.*.fullSteps': 'steps per mm 1.8 degree step angle',
+  'motion.axes.*.microsteps': 'steps per mm microstepping jumper',
+  'motion.axes.*.pulleyTeeth': 'steps per mm pulley',
+  'motion.axes.*.acceleration': 'jerk ramp',
+  'motion.wantedSpeed': 'feed rate',
+  'motion.maxStepRate': 'khz pulse',
+  'motion.squareWithin': 'diagonal square angle tolerance',
+  'electrical.pwmFrequency': 'pwm khz',
+  'electrical.fullPower': 's max spindle laser power word',
+  'optics.power': 'watt laser',
+  'optics.wavelength': 'nm colour blue',
+  'optics.spotX': 'kerf beam width focus',
+  'safety.eyewearDensity': 'goggles glasses od',
+  'safety.eyewearScale': 'goggles glasses lb label',
+}
+
+/** Other words that the fact at a path is looked for by. */
+export function alsoAt(path: Path): string | undefined {
+  return ALSO[patternAt(benchShape, path)]
+}

@@ -3,6 +3,7 @@ import { eachFact, setAt, type Path } from '../bench'
 import { KINEMATICS, type Kinematics } from '../motion'
 import { heron } from '../../data/heron'
 import {
+  ALSO,
   assumedFacts,
   benchChoiceSpec,
   benchFactSpec,
@@ -22,7 +23,8 @@ const set = (...changes: readonly (readonly [Path, unknown])[]): Bench =>
 const moved = (kinematics: Kinematics): Bench => set(['motion.kinematics.chosen', kinematics])
 
 it('every hint stands at a fact or a choice, and is found at one', () => {
-  for (const place of Object.keys(HINTS)) expect(benchFactSpec(place) ?? benchChoiceSpec(place), place).toBeDefined()
+  for (const place of [...Object.keys(HINTS), ...Object.keys(ALSO)])
+    expect(benchFactSpec(place) ?? benchChoiceSpec(place), place).toBeDefined()
   expect(hintAt('motion.axes.x.pulleyTeeth')).toBe('Mark one tooth and count round.')
 })
 

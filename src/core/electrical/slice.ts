@@ -132,7 +132,6 @@ export const electricalShape = group(
       unit: 'MHz',
     }),
     pwmFrequency: fact({
-      also: 'pwm khz',
       label: 'Frequency of the power signal',
       quantity: 'frequency',
       min: 1,
@@ -141,7 +140,6 @@ export const electricalShape = group(
       assume: { value: 1, halfWidth: 0.1, unit: 'kHz' },
     }),
     fullPower: fact({
-      also: 's max spindle laser power word',
       label: 'Full power word',
       quantity: 'count',
       min: 1,

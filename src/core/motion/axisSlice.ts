@@ -46,7 +46,6 @@ export const axisShape = group({
   order: bare(),
   letter: word(['X', 'Y', 'Z'] as const),
   travel: fact({
-    also: 'size work area bed',
     act: TRAVEL,
     label: 'Travel',
     quantity: 'length',
@@ -88,7 +87,6 @@ export const axisShape = group({
   }),
   drive: choice({ act: DRIVE_TRAIN, when: pulled(), assume: { chosen: 'belt' }, label: 'Drive', options: DRIVES }),
   fullSteps: fact({
-    also: 'steps per mm 1.8 degree step angle',
     act: DRIVE_TRAIN,
     label: 'Full steps a turn',
     quantity: 'count',
@@ -98,7 +96,6 @@ export const axisShape = group({
     assume: { value: 200, halfWidth: 0, others: [400] },
   }),
   microsteps: fact({
-    also: 'steps per mm microstepping jumper',
     act: DRIVE_TRAIN,
     label: 'Microsteps',
     quantity: 'divisor',
@@ -108,7 +105,6 @@ export const axisShape = group({
     assume: { value: 16, halfWidth: 0, others: [8, 32] },
   }),
   pulleyTeeth: fact({
-    also: 'steps per mm pulley',
     act: DRIVE_TRAIN,
     when: pulled('belt', 'reducedBelt'),
     label: 'Pulley teeth',
@@ -294,7 +290,6 @@ export const axisShape = group({
     max: 2000,
   }),
   acceleration: fact({
-    also: 'jerk ramp',
     label: 'Acceleration',
     quantity: 'acceleration',
     min: 1,

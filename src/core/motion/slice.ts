@@ -266,7 +266,6 @@ export const motionShape = group(
       assume: { value: 1, halfWidth: 0, unit: 'mm' },
     }),
     wantedSpeed: fact({
-      also: 'feed rate',
       label: 'Wanted speed',
       quantity: 'speed',
       min: 0.01,
@@ -274,7 +273,6 @@ export const motionShape = group(
       assume: { value: 100, halfWidth: 0, unit: 'mm/s' },
     }),
     maxStepRate: fact({
-      also: 'khz pulse',
       label: 'Highest step rate of the controller',
       quantity: 'frequency',
       min: 100,
@@ -294,7 +292,6 @@ export const motionShape = group(
     ),
     squareWithin: fact({
       when: notMirrors,
-      also: 'diagonal square angle tolerance',
       part: 'square',
       label: 'Accepted angle out of square',
       quantity: 'angle',

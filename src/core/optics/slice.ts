@@ -7,7 +7,6 @@ const SPOT: Act = { id: 'spot', words: 'Burn a thin line along X and one along Y
 export const opticsShape = group(
   {
     power: fact({
-      also: 'watt laser',
       label: 'Optical power',
       cell: 'beam',
       act: DIODE,
@@ -16,7 +15,6 @@ export const opticsShape = group(
       max: 200,
     }),
     wavelength: fact({
-      also: 'nm colour blue',
       label: 'Wavelength',
       cell: 'beam',
       act: DIODE,
@@ -25,7 +23,6 @@ export const opticsShape = group(
       max: 20_000,
     }),
     spotX: fact({
-      also: 'kerf beam width focus',
       label: 'Spot across X',
       cell: 'spot',
       act: SPOT,

@@ -6,7 +6,6 @@ const EYEWEAR: Act = { id: 'eyewear', words: "Copy density and scale number off 
 export const safetyShape = group(
   {
     eyewearDensity: fact({
-      also: 'goggles glasses od',
       label: 'Optical density of your eyewear at this wavelength',
       quantity: 'opticalDensity',
       cell: 'eyewear',
@@ -16,7 +15,6 @@ export const safetyShape = group(
       assume: { value: 0, halfWidth: 0 },
     }),
     eyewearScale: fact({
-      also: 'goggles glasses lb label',
       label: 'Scale number of your eyewear at this wavelength',
       quantity: 'count',
       cell: 'eyewear',

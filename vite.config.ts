@@ -42,7 +42,11 @@ export default defineConfig({
           groups: [
             { name: 'zod', test: /node_modules.zod|core.zod/, priority: 9 },
             // What a bench holds stands in the first picture whatever is open: in one piece it packs better.
-            { name: 'slices', test: /core.\w+.(\w*[sS]lice|gauges|blocks|logicNames|acts)\.ts/, priority: 5 },
+            {
+              name: 'slices',
+              test: /core.\w+.(\w*[sS]lice|gauges|blocks|logicNames|acts)\.ts|core.bench.domain\.ts/,
+              priority: 5,
+            },
           ],
         },
       },

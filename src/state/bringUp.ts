@@ -1,7 +1,6 @@
 import { shownNumber, type Fact } from '../core/bench'
-import type { Bench } from '../core/document'
-import { BLOCKS, lightFull, roleOf, sectionOf, sourceVolts, wireResistance, type Role } from '../core/electrical'
-import type { MeterBlock, MeterCircuit } from '../core/workshop'
+import { meterCircuit, type Bench } from '../core/document'
+import { lightFull } from '../core/electrical'
 import type { UnitId } from '../core/units'
 import { setFact } from './benchStore'
 import { engineOf } from './evaluate'
@@ -12,7 +11,7 @@ const NO_STAND_IN = 'No stand-in is connected: connect it in Controller, or read
 
 /** Reads the volts at a block with the stand-in's multimeter, and enters them. */
 export async function readVoltsByStandIn(bench: Bench, blockId: string): Promise<Told> {
-  const circuit = circuitOf(bench)
+  const circuit = meterCircuit(engineOf(bench))
   if (circuit === null) return told('Enter what the labels on the drawing say first: the stand-in is wired by them.')
   const read = await meterStandIn(circuit, blockId)
   if (read === null) return told(NO_STAND_IN)
@@ -26,9 +25,7 @@ export async function readLightByStandIn(bench: Bench): Promise<Told> {
   if (watts === null) return told('Enter the diode’s current, threshold and slope first: the stand-in has them.')
   const read = await lightStandIn(watts)
   if (read === null) return told(NO_STAND_IN)
-  // The meter's own scale, 3 %, is in one reading that stands for itself; a curve is the same whatever it is.
-  const u = Math.hypot(read.u, 0.03 * read.value)
-  return setFact('electrical.driver.lightRead', measured(read.value, u, 'W'), 'light at full power')
+  return setFact('electrical.driver.lightRead', measured(read.value, read.u, 'W'), 'light at full power')
 }
 
 /** Reads the light at one power of the curve with the stand-in's power meter, and enters it. */
@@ -51,40 +48,4 @@ function measured(value: number, u: number, typedUnit: UnitId, decimals = 2): Fa
     doubt: { kind: 'standard', u },
     at: new Date().toISOString(),
   }
-}
-
-const DOES: Readonly<Record<Role, MeterBlock['does']>> = {
-  source: 'gives',
-  converter: 'converts',
-  load: 'takes',
-  contact: 'passes',
-  mains: 'passes',
-}
-
-/** The bench's wiring as the stand-in is wired; null while a label on it is not entered. */
-function circuitOf(bench: Bench): MeterCircuit | null {
-  const engine = engineOf(bench)
-  const { blocks, wires } = bench.electrical
-  const made = Object.entries(blocks).map(([id, it]): MeterBlock => {
-    const does = DOES[roleOf(it.kind)]
-    const own = shownNumber(engine.value(sourceVolts, id).result)
-    const volts = (it.kind === 'motorSupply' ? own : it.volts.value) ?? Number.NaN
-    const amps = it.amps.value ?? Number.NaN
-    const takesWatts = BLOCKS[it.kind].takes === 'watts'
-    return {
-      id,
-      does,
-      volts: does === 'gives' || does === 'converts' ? volts : 0,
-      watts: does === 'takes' && takesWatts ? volts * amps : 0,
-      amps: does === 'takes' && !takesWatts ? amps : 0,
-      efficiency: it.efficiency.value ?? 1,
-    }
-  })
-  if (made.some((it) => Number.isNaN(it.volts + it.watts + it.amps))) return null
-  const rails = Object.entries(wires).flatMap(([id, { kind, from, to, length, gauge }]) =>
-    kind === 'rail' && length.value !== null && gauge.chosen !== null
-      ? [{ id, from, to, ohms: 2 * wireResistance(length.value, sectionOf(gauge.chosen)) }]
-      : [],
-  )
-  return { blocks: made, wires: rails }
 }

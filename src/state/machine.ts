@@ -294,7 +294,7 @@ export async function meterStandIn(circuit: MeterCircuit, block: string): Promis
 }
 
 /** Light of the stand-in's head by its power meter; null without a stand-in. */
-export async function lightStandIn(watts: number, share = 1): Promise<Metered | null> {
+export async function lightStandIn(watts: number, share: number | null = null): Promise<Metered | null> {
   return (await open?.remote.light(watts, share)) ?? null
 }
 

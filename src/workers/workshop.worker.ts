@@ -55,7 +55,7 @@ export interface WorkshopWorker {
   /** Volts at a block of the circuit as it is wired on its bench, by its multimeter; null without a stand-in. */
   volts(circuit: MeterCircuit, block: string): Metered | null
   /** Light of its head by its power meter, W; null without a stand-in. */
-  light(watts: number, share: number): Metered | null
+  light(watts: number, share: number | null): Metered | null
 }
 
 const TICK = 40

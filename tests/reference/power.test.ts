@@ -313,7 +313,7 @@ describe('a thermoelectric cooler', () => {
   })
 })
 
-it('fan laws: half the speed is half the flow, an eighth of the power and 15 dB less; 1.5 times the size 3.4 times the flow', () => {
+it('fan laws (from memory): half the speed is half the flow, an eighth of the power and 15 dB less; 1.5 times the size 3.4 times the flow', () => {
   const fan = { sizeMm: 40, turns: 100, flow: 0.004, amps: 0.16, noise: 40 }
   const slow = otherFan(fan, 40, 50)
   expect([slow.flow, slow.amps, slow.noise].map((it) => Number(it.toFixed(3)))).toEqual([0.002, 0.02, 24.949])

@@ -84,6 +84,16 @@ export function isChoice(node: unknown): node is Choice {
 }
 
 /**
+ * How far a fact is shown to be off, ±: of a reading two standard uncertainties, of a stated or assumed value its half-width.
+ * @returns Core's unit; 0 for what is exact, and for alternatives.
+ * Valid: any fact. Source: JCGM 100:2008, 6.2.1 (k = 2) and 4.3.7.
+ * @example shownSpread({ kind: 'standard', u: 0.02 }) // 0.04
+ */
+export function shownSpread(doubt: Doubt): number {
+  return doubt.kind === 'halfWidth' ? doubt.a : 2 * standardUncertainty(doubt)
+}
+
+/**
  * Standard uncertainty of a fact.
  * @returns u in the core's unit; 0 for exact facts and for alternatives, which are never nudged; of a pooled reading
  * the instrument's own.

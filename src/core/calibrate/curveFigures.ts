@@ -21,6 +21,17 @@ function fitOf(view: View<CalibrateBench>): PowerCurve {
   return fit
 }
 
+export const curveFit = figure({
+  id: 'calibrate.curveFit',
+  label: 'The power curve, fitted',
+  quantity: 'power',
+  formula: 'P = a + b\\,s',
+  symbols: {},
+  source: SOURCE,
+  doubt: { none: 'A line with its ends; each number that is shown is a figure of its own.' },
+  work: (view): PowerCurve => fitOf(view),
+})
+
 export const curveThreshold = figure({
   id: 'calibrate.curveThreshold',
   label: 'Power from which there is light',

@@ -63,6 +63,18 @@ export function fitCurve(points: readonly CurvePoint[]): PowerCurve | null {
   }
 }
 
+/**
+ * Two points of the fitted line, for its drawing: where it leaves the axis, and full power.
+ * @returns Shares of full power 0…1, and W. Valid: a fitted curve. Source: the line itself.
+ * @example lineEnds({ threshold: 0.1, slope: 5, most: 4.5, off: 0, bends: null }) // [[0.1, 0], [1, 4.5]]
+ */
+export function lineEnds({ threshold, slope }: PowerCurve): readonly (readonly [share: number, watts: number])[] {
+  return [
+    [threshold, 0],
+    [1, slope * (1 - threshold)],
+  ]
+}
+
 interface Line {
   readonly from: number
   readonly slope: number

@@ -1,7 +1,18 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { proposeKeys, readListing, rewriteListing, settingsFor, unitIn, unitOfListed, type Listed } from '.'
+import { randomListing } from '../../../tests/randomListing'
+import {
+  listingChanges,
+  proposeKeys,
+  readListing,
+  sameListed,
+  rewriteListing,
+  settingsFor,
+  unitIn,
+  unitOfListed,
+  type Listed,
+} from '.'
 
 type Truth = Readonly<Record<string, readonly [line: number, text: string]>>
 const FOLDER = 'tests/fixtures/listings'
@@ -214,37 +225,8 @@ describe('a hostile listing', () => {
   })
 
   it('never throws, and what is not changed comes back to the letter (2,000 lists, seed 9)', () => {
-    const piece = fc.oneof(
-      fc.constantFrom(
-        ' ',
-        '\t',
-        '=',
-        ':',
-        ',',
-        ';',
-        '#',
-        '//',
-        '(',
-        ')',
-        '[',
-        ']',
-        '{',
-        '}',
-        '"',
-        '\n',
-        '\r\n',
-        '\uFEFF',
-        'X',
-        'Y',
-        'K1',
-      ),
-      fc.integer().map(String),
-      fc.double({ noNaN: true }).map(String),
-      fc.string({ unit: 'binary', maxLength: 6 }),
-    )
     fc.assert(
-      fc.property(fc.array(piece, { maxLength: 60 }), (pieces) => {
-        const text = pieces.join('')
+      fc.property(randomListing, (text) => {
         const { entries } = readListing(text)
         expect(rewriteListing(text, entries, {})).toBe(text)
         for (const { at } of entries) expect(at.end).toBeGreaterThan(at.start)
@@ -253,4 +235,14 @@ describe('a hostile listing', () => {
       { seed: 9, numRuns: 2000 },
     )
   })
+})
+
+it('between two lists only what is another value has changed; what went and what came is said', () => {
+  const changes = listingChanges(readListing('a = 80.0\nb = on\nc = 1').entries, readListing('b = off\na = 80\nd = 2').entries)
+  expect(changes).toEqual([
+    { key: 'b', before: 'on', after: 'off' },
+    { key: 'd', before: null, after: '2' },
+    { key: 'c', before: '1', after: null },
+  ])
+  expect([sameListed('1.50', '1.5'), sameListed('', '0'), sameListed('on', 'On')]).toEqual([true, false, false])
 })

@@ -17,6 +17,25 @@ export interface Circuit {
   readonly pulledDown: boolean
 }
 
+/** What is drawn of a wiring, as far as its chain goes. */
+interface Drawn {
+  readonly blocks: Readonly<Record<string, Omit<ChainBlock, 'id'> & { readonly order: number }>>
+  readonly wires: Readonly<Record<string, Omit<WiredPair, 'id'> & { readonly order: number }>>
+}
+
+/**
+ * The circuit of what is drawn, in its order.
+ * @param isPulledDown Asked only where an input could hang free.
+ */
+export function circuitOf({ blocks, wires }: Drawn, isPulledDown: () => boolean): Circuit {
+  const inOrder = <T extends { readonly order: number }>(rows: Readonly<Record<string, T>>): readonly (readonly [string, T])[] =>
+    Object.entries(rows).sort(([, p], [, q]) => p.order - q.order)
+  const drawn = inOrder(blocks).map(([id, { kind, name, sense, movesWith }]) => ({ id, kind, name, sense, movesWith }))
+  const joined = inOrder(wires).map(([id, { from, to, kind }]) => ({ id, from, to, kind }))
+  const hasInputs = joined.some((it) => it.kind === 'signal') || drawn.some((it) => it.kind === 'switch')
+  return { blocks: drawn, wires: joined, pulledDown: hasInputs && isPulledDown() }
+}
+
 /** One thing broken: contacts that no longer open, a wire that is off, an output that is always on. */
 export type Fault =
   | { readonly kind: 'welded'; readonly block: string }

@@ -1,5 +1,5 @@
 import { figureOf, type View } from '../bench'
-import { lampFollows, truthTable, type ChainRow, type Circuit } from './chain'
+import { circuitOf, lampFollows, truthTable, type ChainRow, type Circuit } from './chain'
 import type { ElectricalBench } from './slice'
 import { aGuard, aHead } from './subjects'
 
@@ -9,12 +9,9 @@ const YES = 1
 const NO = -1
 
 /** What the chain is worked from; the pull-down is asked for only where an input could hang free. */
-function circuitOf(view: View<ElectricalBench>): Circuit {
-  const { blocks, wires } = view.bench.electrical
-  const drawn = Object.entries(blocks).map(([id, { kind, name, sense, movesWith }]) => ({ id, kind, name, sense, movesWith }))
-  const joined = Object.entries(wires).map(([id, { from, to, kind }]) => ({ id, from, to, kind }))
-  const hasInputs = joined.some((it) => it.kind === 'signal') || drawn.some((it) => it.kind === 'switch')
-  return { blocks: drawn, wires: joined, pulledDown: hasInputs && view.bench.electrical.driver.pullDown === 'fitted' }
+function circuitIn(view: View<ElectricalBench>): Circuit {
+  const { blocks, wires, driver } = view.bench.electrical
+  return circuitOf({ blocks, wires }, () => driver.pullDown === 'fitted')
 }
 
 export const chainTable = figure({
@@ -26,7 +23,7 @@ export const chainTable = figure({
   symbols: {},
   source: SOURCE,
   doubt: { none: 'It is yes or no, for each state and each single fault.' },
-  work: (view, head: string): readonly ChainRow[] => truthTable(circuitOf(view), head),
+  work: (view, head: string): readonly ChainRow[] => truthTable(circuitIn(view), head),
 })
 
 /** The row in which one contact, or none, is moved. */
@@ -113,7 +110,7 @@ export const chainLamp = figure({
   source: `${SOURCE} Emission warning: IEC 60825-1 (from memory).`,
   doubt: { none: 'It is yes or no.' },
   work(view, head: string): number {
-    const circuit = circuitOf(view)
+    const circuit = circuitIn(view)
     return circuit.blocks.some((it) => it.kind === 'lamp' && lampFollows(circuit, head, it.id)) ? YES : NO
   },
 })

@@ -24,12 +24,18 @@ export interface Diagnosis {
   readonly copperLoss: number
   /** Ω beyond its copper: plugs, screws, contacts. */
   readonly extraOhms: number
+  /** Whether a joint is worth a word: it adds more than a good plug does. */
+  readonly isLoose: boolean
+  /** Whether more is lost on the whole way than is good. */
+  readonly isMuch: boolean
   /** What of the wire would bring the whole way below five per cent, its joints mended; null where nothing need, or can. */
   readonly cure: { readonly wire: string; readonly gauge: Gauge | null; readonly shorterMm: number | null } | null
 }
 
 /** Of the source's voltage, there and back. Source: IEC 60204-1 12.5 (from memory). */
 const MOST_LOST = 0.05
+/** A plug, a screw and a crimp have a few milliohms each; more than this is a bad one, Ω. (common practice) */
+const LOOSE = 0.06
 
 /**
  * Finds where a voltage is lost, from readings along the way: the stretch that loses most, what of it its copper explains,
@@ -50,6 +56,7 @@ export function diagnose(
   // What a bad joint takes is mended there; the wire has to save the rest.
   const atJoint = Math.max(0, worst.readLoss - worst.copperLoss)
   const excess = lostVolts - atJoint - MOST_LOST * source.volts
+  const extraOhms = (worst.readLoss - worst.copperLoss) / Math.max(...worst.wires.map((it) => it.amps))
   return {
     lost: lostVolts / source.volts,
     from: worst.from,
@@ -57,7 +64,9 @@ export function diagnose(
     wires: worst.wires.map((it) => it.wire),
     readLoss: worst.readLoss,
     copperLoss: worst.copperLoss,
-    extraOhms: (worst.readLoss - worst.copperLoss) / Math.max(...worst.wires.map((it) => it.amps)),
+    extraOhms,
+    isLoose: extraOhms > LOOSE,
+    isMuch: lostVolts > MOST_LOST * source.volts,
     cure: excess > 0 ? cureOf(worst.wires, excess) : null,
   }
 }

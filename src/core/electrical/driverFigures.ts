@@ -121,18 +121,18 @@ export const linearMost = figure({
   id: 'electrical.linearMost',
   label: 'Most current that its supply allows',
   quantity: 'current',
-  formula: 'I = \\dfrac{\\v{V} - \\v{V_f} - \\v{V_d}}{\\v{R}}',
+  formula: 'I = \\max\\!\\left(0,\\; \\dfrac{\\v{V} - \\v{V_f} - \\v{V_d}}{\\v{R}}\\right)',
   symbols: {
     V: 'electrical.driver.feed',
     V_f: 'electrical.driver.forward',
     V_d: 'electrical.driver.loses',
     R: 'electrical.driver.sense',
   },
-  source: 'Where the headroom is used up.',
+  source: 'Where the headroom is used up; none where the diode’s own voltage is not reached.',
   doubt: 'nudge',
   work(view): number {
     const { feed, forward, sense, loses } = driverOf(view)
-    return (feed - forward - loses) / sense
+    return Math.max(0, (feed - forward - loses) / sense)
   },
 })
 

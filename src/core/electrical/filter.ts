@@ -13,6 +13,16 @@ export function cornerFrequency(ohms: number, farads: number): number {
   return 1 / (2 * Math.PI * ohms * farads)
 }
 
+/**
+ * Time constant of a resistor and a capacitor: RC; 0 where one of them is not there.
+ * @param ohms R, Ω; null: none. @param farads C, F; null: none. @returns s.
+ * Valid: an unloaded filter. Source: first-order low pass.
+ * @example timeConstant(10_000, 1e-6) // 0.01
+ */
+export function timeConstant(ohms: number | null, farads: number | null): number {
+  return (ohms ?? 0) * (farads ?? 0)
+}
+
 /** A pulsed signal through a resistor and a capacitor. */
 export interface FilteredSignal {
   /** V when on; more than 0. */

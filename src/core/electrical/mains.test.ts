@@ -5,7 +5,7 @@ import { blockShape, wireShape, wiringFindings, type BlockId, type WireKind } fr
 
 const STATED: Fact = { value: 0, typed: '', typedUnit: 'V', origin: 'stated', doubt: { kind: 'exact' } }
 
-describe('what the handbook works', () => {
+describe('banks, strips and bonds, by hand', () => {
   const stated = (value: number) => ({ ...STATED, value, typed: String(value) })
   const block = (
     kind: BlockId,

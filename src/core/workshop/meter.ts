@@ -21,6 +21,8 @@ export interface MeterBlock {
 
 /** Ω that every joint adds, and what one bad plug adds to that. */
 const JOINT = { least: 0.004, most: 0.014, bad: 0.11 }
+/** Share by which the power meter's own scale may be off, standard uncertainty. */
+const LIGHT_SCALE = 0.03
 /** Share by which a supply may be off. */
 const SUPPLY_OFF = 0.008
 const SWEEPS = 80
@@ -110,16 +112,16 @@ function curveOf(share: number, number: number): number {
 
 /**
  * One reading of the stand-in's power meter. @param watts What the sheet would give. @param number Which stand-in it is.
- * @param share Of full power, 0…1. @returns W, and its standard uncertainty. Valid: any light. Source: a share and a curve
- * hidden by the number, 1 % of noise; the meter's own scale, common to all its readings, is not in the uncertainty.
+ * @param share Of full power, 0…1, for one reading of a curve; null: at full power, for itself. @returns W, and its standard uncertainty. Valid: any light. Source: a share and a curve
+ * hidden by the number, 1 % of noise; the meter's own scale, common to all its readings, is in the uncertainty of one that stands for itself.
  */
 export function lightReading(
   watts: number,
   number: number,
   random: () => number,
-  share = 1,
+  share: number | null = null,
 ): { readonly watts: number; readonly u: number } {
   const off = between(seeded(numberOf('light', number)), LIGHT_OFF.least, LIGHT_OFF.most)
-  const read = watts * (1 + off) * curveOf(share, number) * (1 + 0.01 * normal(random)) + 0.00005 * Math.abs(normal(random))
-  return { watts: Math.round(read * 1e4) / 1e4, u: Math.hypot(0.01 * read, 0.0001) }
+  const read = watts * (1 + off) * curveOf(share ?? 1, number) * (1 + 0.01 * normal(random)) + 0.00005 * Math.abs(normal(random))
+  return { watts: Math.round(read * 1e4) / 1e4, u: Math.hypot(0.01 * read, 0.0001, share === null ? LIGHT_SCALE * read : 0) }
 }

@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
-import { shownNumber } from '../../core/bench'
-import { curveBends, curveThreshold, fitCurve } from '../../core/calibrate'
+import { shownNumber, shownSpread } from '../../core/bench'
+import { curveBends, curveFit, curveThreshold, lineEnds } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
 import { engineOf, useBenchStore } from '../../state'
 import { axisOf, Chart, type ChartLook } from '../../ui/chart'
@@ -21,8 +21,7 @@ function readOf({ calibrate }: Bench): readonly Read[] {
   return Object.values(calibrate.curve)
     .flatMap(({ percent, light }) => {
       if (light.value === null) return []
-      const spread = light.doubt.kind === 'standard' ? 2 * light.doubt.u : light.doubt.kind === 'halfWidth' ? light.doubt.a : 0
-      return [{ percent, watts: light.value, spread }]
+      return [{ percent, watts: light.value, spread: shownSpread(light.doubt) }]
     })
     .sort((p, q) => p.percent - q.percent)
 }
@@ -51,7 +50,7 @@ function optionOf(bench: Bench, look: ChartLook): Record<string, unknown> {
   const engine = engineOf(bench)
   const threshold = shownNumber(engine.value(curveThreshold).result)
   const bends = shownNumber(engine.value(curveBends).result)
-  const fit = fitCurve(read.map((it) => ({ share: it.percent / 100, watts: Math.max(0, it.watts) })))
+  const fit = engine.value(curveFit).result
   const upright = (share: number | null, words: string) =>
     share === null
       ? []
@@ -77,15 +76,12 @@ function optionOf(bench: Bench, look: ChartLook): Record<string, unknown> {
     xAxis: { ...axisOf(look, 'Power commanded, % of full', 26), min: 0, max: 100 },
     yAxis: { ...axisOf(look, 'Light read, W', 38), min: 0 },
     series: [
-      ...(fit === null
+      ...(!fit.known
         ? []
         : [
             {
               ...line,
-              data: [
-                [fit.threshold * 100, 0],
-                [100, fit.slope * (1 - fit.threshold)],
-              ],
+              data: lineEnds(fit.value).map(([share, watts]) => [share * 100, watts]),
               lineStyle: { color: ink, width: 1.4 },
               markLine: {
                 silent: true,

@@ -175,17 +175,12 @@ function Found({ bench, id }: { readonly bench: Bench; readonly id: string }) {
   )
 }
 
-/** A joint that adds more than this is worth a word, Ω. */
-const LOOSE = 0.06
-
 function sayFound({ electrical: { blocks, wires } }: Bench, it: Diagnosis): string | null {
   const name = (of: string): string => blocks[of]?.name ?? 'nothing'
-  const isMuch = it.cure !== null || it.lost > 0.05
-  const isLoose = it.extraOhms > LOOSE
-  if (!isMuch && !isLoose) return null
+  if (!it.isMuch && !it.isLoose) return null
   const volts = (of: number): string => sayExact(Number(of.toPrecision(2)), 'V')
   const lost = `${volts(it.readLoss)} are lost between ${name(it.from)} and ${name(it.to)}; its copper explains ${volts(it.copperLoss)}.`
-  const loose = isLoose
+  const loose = it.isLoose
     ? ` ${sayExact(Math.round(it.extraOhms * 1000) / 1000, 'mohm')} more sit in a plug, a screw or a contact there: open and clean it, crimp it again.`
     : ''
   const { cure } = it
@@ -196,7 +191,7 @@ function sayFound({ electrical: { blocks, wires } }: Bench, it: Diagnosis): stri
     ...(cure.shorterMm === null ? [] : [`a wire ${sayExact(Math.ceil(cure.shorterMm / 10) * 10, 'mm')} shorter`]),
   ]
   const wire = gauge == null ? 'wire' : GAUGES[gauge]
-  return `${lost}${loose} ${isLoose ? 'That mended, i' : 'I'}n place of its ${wire}, ${cures.join(' or ')} would do.`
+  return `${lost}${loose} ${it.isLoose ? 'That mended, i' : 'I'}n place of its ${wire}, ${cures.join(' or ')} would do.`
 }
 
 export function BringUpSide() {

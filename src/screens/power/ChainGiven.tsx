@@ -1,9 +1,9 @@
 import { aHead, chainTable, MOST_STATES_OF, type ChainRow, type Fault } from '../../core/electrical'
 import type { Bench } from '../../core/document'
-import { useBenchStore, useFigure } from '../../state'
+import { useBenchStore, useFigure, useChainState } from '../../state'
 import { ChoiceField, Panel, Sentence, StageLink } from '../../ui'
 import { Bonds } from './Bonds'
-import { movable, sayFault, useChainState } from './chainState'
+import { movable, sayFault } from './chainState'
 
 /** The truth table, what it rests on, and the bonds. */
 export function ChainGiven() {

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
-import { useBenchStore } from '../../state'
-import { sayFault, shownChain, useChainState } from './chainState'
+import { useBenchStore, useChainState } from '../../state'
+import { sayFault, shownChain } from './chainState'
 import { Drawing } from './WiringPlate'
 
 /** The wiring in one state of its contacts: what has power, what is closed, whether the head can be on. */

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { shownNumber } from '../../core/bench'
-import { lightAlong, rangeOf, waveform } from '../../core/electrical'
+import { lightAlong, rangeOf, timeConstant, waveform } from '../../core/electrical'
 import type { Bench } from '../../core/document'
 import { periodsForEachDot } from '../../core/optics'
 import { sayQuantity } from '../../core/units'
@@ -63,7 +63,7 @@ function useWave({ electrical: { driver, pwmFrequency } }: Bench, percent: numbe
   const frequency = pwmFrequency.value ?? 1000
   const [ohms, farads, rise] = [driver.filterOhms.value, driver.filterFarads.value, driver.rise.value ?? 0]
   return useMemo(
-    () => waveform({ duty: percent / 100, frequency, filterS: (ohms ?? 0) * (farads ?? 0), riseS: rise }, SAMPLES),
+    () => waveform({ duty: percent / 100, frequency, filterS: timeConstant(ohms, farads), riseS: rise }, SAMPLES),
     [percent, frequency, ohms, farads, rise],
   )
 }

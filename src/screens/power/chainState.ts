@@ -1,36 +1,20 @@
-import { create } from 'zustand'
-import { actuators, chainPicture, type Circuit, type Fault } from '../../core/electrical'
+import { actuators, chainPicture, circuitOf, type Circuit, type Fault } from '../../core/electrical'
 import type { Bench } from '../../core/document'
-import { inOrder, type ShownChain } from './WiringPlate'
+import type { ChainState } from '../../state'
+import type { ShownChain } from './WiringPlate'
 
-/** The state of the chain that is laid over the drawing. */
-interface ChainState {
-  readonly moved: readonly string[]
-  /** Whether the controller tells the beam to be on. */
-  readonly told: boolean
-  readonly fault: Fault | null
-}
-
-/** Nothing moved and told to be on, until a line of the table is picked. */
-export const useChainState = create<ChainState>(() => ({ moved: [], told: true, fault: null }))
-
-/** The wiring of a bench as its chain is worked from it. */
-export function circuitOf({ electrical }: Bench): Circuit {
-  return {
-    blocks: inOrder(electrical.blocks).map(([id, { kind, name, sense, movesWith }]) => ({ id, kind, name, sense, movesWith })),
-    wires: inOrder(electrical.wires).map(([id, { from, to, kind }]) => ({ id, from, to, kind })),
-    pulledDown: electrical.driver.pullDown.chosen === 'fitted',
-  }
+function drawn({ electrical }: Bench): Circuit {
+  return circuitOf(electrical, () => electrical.driver.pullDown.chosen === 'fitted')
 }
 
 /** Contacts that a person moves, and what to call them: of those that move together, the first. */
 export function movable(bench: Bench): readonly { readonly id: string; readonly name: string }[] {
-  return actuators(circuitOf(bench)).map((id) => ({ id, name: bench.electrical.blocks[id]?.name ?? '' }))
+  return actuators(drawn(bench)).map((id) => ({ id, name: bench.electrical.blocks[id]?.name ?? '' }))
 }
 
 /** The picked state, for the drawing; contacts that are gone count as not moved. */
 export function shownChain(bench: Bench, { moved, told, fault }: ChainState): ShownChain {
-  const circuit = circuitOf(bench)
+  const circuit = drawn(bench)
   const byId = new Map(circuit.blocks.map((it) => [it.id, it]))
   const picture = chainPicture(circuit, { moved: moved.filter((it) => byId.has(it)), commanded: told }, fault)
   return {

@@ -1,5 +1,13 @@
 import { readSaid, type Said } from '../src/core/controller'
-import { createStandIn, readCalipers, seeded, type Reading, type StandIn, type StandInSpec } from '../src/core/workshop'
+import {
+  createStandIn,
+  readCalipers,
+  seeded,
+  type Hidden,
+  type Reading,
+  type StandIn,
+  type StandInSpec,
+} from '../src/core/workshop'
 
 /** The spec of the demo bench's machine. */
 export const HERON_SPEC: StandInSpec = { nominalSteps: { x: 80, y: 80 }, travel: { x: 430, y: 310 }, power: 5.5 }
@@ -16,8 +24,10 @@ export class HandMachine {
     number: number,
     private readonly caliperScale: number | null = null,
     spec: StandInSpec = HERON_SPEC,
+    hidden: Hidden | null = null,
   ) {
-    this.machine = createStandIn({ spec, number, say: (line) => this.said.push(readSaid(line)) })
+    const say = (line: string): number => this.said.push(readSaid(line))
+    this.machine = createStandIn({ spec, number, say, ...(hidden === null ? {} : { hidden }) })
     this.random = seeded(number * 7 + 1)
   }
 

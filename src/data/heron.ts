@@ -1,8 +1,8 @@
-import type { Fact, Origin } from '../core/bench'
+import { templateOf, type Fact, type Origin } from '../core/bench'
 import { emptyBench, instrument, type Bench } from '../core/document'
 import type { Axis } from '../core/motion'
 import type { UnitId } from '../core/units'
-import { listedFact, type AxisSettings } from '../core/controller'
+import { axisSettingsShape, listedFact, type AxisSettings } from '../core/controller'
 import { HERON_COOLING, HERON_DRIVER } from './demoDriver'
 import { HERON_WIRING } from './demoWiring'
 import { heronPlan } from './heronPlan'
@@ -43,6 +43,7 @@ function inMachine(steps: string, travel: string): AxisSettings {
     topSpeed: listedFact('200.0', 'mm/s', WRITTEN),
     acceleration: listedFact('500.0', 'mm/s2', WRITTEN),
     travel: listedFact(travel, 'mm', WRITTEN),
+    tried: templateOf(axisSettingsShape).tried,
   }
 }
 

@@ -12,10 +12,12 @@ import {
   type AnyFigure,
 } from '../../src/core/bench'
 import { benchFactSpec, engineFor, FIGURES, type Bench } from '../../src/core/document'
+import { TRIAL_KINDS, type Trial } from '../../src/core/calibrate'
 import { KINEMATICS } from '../../src/core/motion'
 import type { Quantity } from '../../src/core/units'
 import { heron } from '../../src/data/heron'
 import { plover } from '../../src/data/plover'
+import { burnTrial, machineWith, trialShape } from '../trialMachine'
 import { si, toMaths } from '../tex'
 
 // What is shown as the formula of a figure, with its numbers put in, is worked by mathjs in SI units and held against what
@@ -47,6 +49,10 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'a result of readings by least squares, or of what was in force when they were taken': [
     ...['calibrate.scale', 'calibrate.scatter', 'calibrate.lineWidth', 'calibrate.backlash', 'calibrate.outOfSquare'],
     ...['calibrate.curveThreshold', 'calibrate.curveMost', 'calibrate.curveOff', 'calibrate.powerForLight', 'calibrate.zeroRoom'],
+    ...['calibrate.onDelay', 'calibrate.offDelay', 'calibrate.lateLength', 'calibrate.worstGap', 'calibrate.lostWay'],
+    ...['calibrate.circleScale', 'calibrate.circlePlay', 'calibrate.circleSkew', 'calibrate.rectangleSkew'],
+    ...['calibrate.alternatePlay', 'calibrate.alternateDelay', 'calibrate.lostRoom', 'calibrate.frequencyWise'],
+    ...['calibrate.daysLeft', 'calibrate.hoursLeft'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
   'solved for, or worked along a path or from a table of a standard': [
@@ -81,6 +87,22 @@ const entered = (bench: Bench, values: Readonly<Record<string, number>>): Bench 
     return setAt(it, path, fact)
   }, bench)
 
+/** With every kind of trial, burnt on a machine of the stand-in and read. */
+function withTrials(bench: Bench): Bench {
+  const at = heron().bench.motion.frame.barWidth
+  const made = TRIAL_KINDS.map((kind, order): [string, Trial] => {
+    const readings = Object.fromEntries(
+      Object.entries(burnTrial(machineWith(3), trialShape(kind))).map(([id, value]) => [
+        id,
+        { ...at, value, typed: String(value) },
+      ]),
+    )
+    const more = { order, at: '2026-11-14T12:00:00.000Z', axes: { x: 'x', y: 'y' }, instrument: '', hours: 3600 }
+    return [kind, { ...trialShape(kind), ...more, readings, picks: { dotted: 8 } }]
+  })
+  return setAt(bench, 'calibrate.trials', Object.fromEntries(made))
+}
+
 /** The demo on other kinematics, its carriage on rails, with heights of its bed. */
 function railed(kinematics: string): Bench {
   const heights = [0, 1, 2, 3].map((i) => {
@@ -92,7 +114,7 @@ function railed(kinematics: string): Bench {
     return [`c${percent}`, { order: percent, percent, light }] as const
   })
   const metered = setAt(heron().bench, 'calibrate.curve', Object.fromEntries(curve))
-  const counted = setAt(metered, 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
+  const counted = setAt(withTrials(metered), 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
   const moved = setAt(counted, 'motion.kinematics.chosen', kinematics)
   return setAt(setAt(moved, 'motion.frame.guides.chosen', 'rails'), 'motion.heights', Object.fromEntries(heights))
 }
@@ -147,6 +169,12 @@ const benches: readonly (readonly [string, Bench])[] = [
       'plan.mounts.high': 33.8,
       'plan.room.free': 600,
       'plan.room.machine': 420,
+      'calibrate.hours': 7200,
+      'calibrate.stops.stop.seconds': 0.1,
+      'calibrate.stops.stop.reach': 400,
+      'controller.axes.x.tried.pullOff': 2,
+      'controller.axes.x.tried.repeats': 0.05,
+      'controller.axes.x.tried.reach': 440,
     })
     return [it, bench] as const
   }),

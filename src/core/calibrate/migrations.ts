@@ -1,4 +1,27 @@
-import { thenBlank, thenGuess, type Migration } from '../bench'
+import { thenBlank, thenChosen, thenGuess, type Migration } from '../bench'
+
+const NOT_STOPPED = { went: thenChosen(null), seconds: thenBlank('ms'), reach: thenBlank('mm') }
+const mm = (value: number) => thenGuess(value, String(value), 'mm')
+const mmPerS = (value: number) => thenGuess(value, String(value), 'mm/s')
+const WITH_TRIALS = {
+  delaySlowest: mmPerS(10),
+  delayFastest: mmPerS(60),
+  outlineSmall: mm(20),
+  outlineLarge: mm(80),
+  gapAllowed: mm(0.1),
+  circleLarge: mm(80),
+  circleSmall: mm(20),
+  rectangleWidth: mm(110),
+  rectangleDepth: mm(80),
+  scanFastest: mmPerS(60),
+  movesField: mm(100),
+  bandsFastest: mmPerS(200),
+  goodDays: thenGuess(180 * 86_400, '180', 'd'),
+  goodHours: thenGuess(200 * 3600, '200', 'h'),
+  hours: thenBlank('h'),
+  trials: {},
+  stops: { stop: NOT_STOPPED, lid: NOT_STOPPED },
+}
 
 export const calibrateMigrations: readonly Migration[] = [
   {
@@ -17,4 +40,9 @@ export const calibrateMigrations: readonly Migration[] = [
     }),
   },
   { to: 9, why: 'a bench got the readings of its power curve', up: (calibrate) => ({ ...calibrate, curve: {} }) },
+  {
+    to: 10,
+    why: 'a bench got trials of delays, closure, shape and limits',
+    up: (calibrate) => ({ ...calibrate, ...WITH_TRIALS }),
+  },
 ]

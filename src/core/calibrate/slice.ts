@@ -1,6 +1,7 @@
 import { bare, fact, group, many, text, type Act, type Of } from '../bench'
 import { readingDefs } from './layout'
 import { runShape } from './runSlice'
+import { trialParts } from './trialSlice'
 
 const MARKS: Act = { id: 'marks', words: 'Read the marks of the scale run' }
 
@@ -81,6 +82,7 @@ export const calibrateShape = group(
     }),
     /** Which run an axis's steps follow; none: the drive train's. */
     applied: many(text(0, 200)),
+    ...trialParts,
   },
   { stage: 'controller', part: 'run' },
 )

@@ -1,4 +1,4 @@
-import { asJson, thenBlank, thenChosen, type Json, type Migration } from '../bench'
+import { asJson, thenBlank, thenChosen, withAt, withEach, type Json, type Migration } from '../bench'
 
 export const controllerMigrations: readonly Migration[] = [
   {
@@ -18,7 +18,22 @@ export const controllerMigrations: readonly Migration[] = [
     up: (controller) => ({ ...controller, others: {} }),
   },
   { to: 9, why: 'lists of settings are kept as they were taken', up: (controller) => ({ ...controller, listings: {} }) },
+  {
+    to: 10,
+    why: 'what an axis did when it was tried is kept',
+    up: (it) => withAt(it, 'axes', withEach(it['axes'], { tried: NOT_TRIED })),
+  },
 ]
+
+const NOT_TRIED = {
+  plus: thenChosen(null),
+  free: thenChosen(null),
+  pressed: thenChosen(null),
+  found: thenChosen(null),
+  pullOff: thenBlank('mm'),
+  repeats: thenBlank('mm'),
+  reach: thenBlank('mm'),
+}
 
 function axisOf2(): Json {
   return {

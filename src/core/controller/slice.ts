@@ -2,6 +2,26 @@ import { bare, choice, fact, group, many, moment, text, word, type Act, type Lab
 
 const LISTING: Act = { id: 'listing', words: 'Read the settings that are in the machine' }
 
+const homing = { part: 'homing', act: { id: 'homing', words: 'Try the directions and the switches' } } as const
+const YES_NO = { yes: 'pressed', no: 'not pressed' }
+
+/** What an axis did when it was tried: which way it went, what its switch says, where its travel ends. */
+const triedShape = group(
+  {
+    plus: choice({ label: 'Told to go plus, it went', options: { plus: 'the bench’s plus way', minus: 'the other way' } }),
+    free: choice({ label: 'Untouched, its switch reads', options: YES_NO }),
+    pressed: choice({ label: 'Pressed by hand, its switch reads', options: YES_NO }),
+    found: choice({
+      label: 'Looking for its origin, it',
+      options: { found: 'stopped at its switch', away: 'went away from it', past: 'ran on past it' },
+    }),
+    pullOff: fact({ label: 'Off its switch it then stands by', quantity: 'length', min: 0, max: 100 }),
+    repeats: fact({ label: 'Two searches for its origin differ by', quantity: 'length', min: 0, max: 20 }),
+    reach: fact({ label: 'From its origin to what stops it at the far end', quantity: 'length', min: 1, max: 10_000 }),
+  },
+  homing,
+)
+
 /** What the machine itself is set to for one axis. */
 export const axisSettingsShape = group({
   steps: fact({ label: 'Steps in the machine', quantity: 'stepsPerLength', min: 0.001, max: 100_000 }),
@@ -13,6 +33,7 @@ export const axisSettingsShape = group({
     max: 1_000_000,
   }),
   travel: fact({ label: 'Travel in the machine', quantity: 'length', min: 0.1, max: 10_000 }),
+  tried: triedShape,
 })
 
 /** “Travel in the machine, X”. */

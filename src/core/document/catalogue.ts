@@ -1,5 +1,5 @@
 import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConfig, type Verdict } from '../bench'
-import { calibrateDomain } from '../calibrate'
+import { calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { lightDomain, opticsDomain } from '../optics'
@@ -17,6 +17,7 @@ export const DOMAINS: readonly Domain[] = [
   opticsDomain,
   lightDomain,
   calibrateDomain,
+  trialsDomain,
   safetyDomain,
   scheduleDomain,
 ]

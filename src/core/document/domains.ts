@@ -9,6 +9,7 @@ export const DOMAIN_LOADERS = {
   optics: async () => (await import('../optics/domain')).opticsDomain,
   light: async () => (await import('../optics/lightDomain')).lightDomain,
   calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,
+  trials: async () => (await import('../calibrate/trialsDomain')).trialsDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>

@@ -68,6 +68,7 @@ export const UNITS = {
   us: { symbol: 'µs', quantity: 'time', scale: 1e-6, words: ['us', 'μs'] },
   min: { symbol: 'min', quantity: 'time', scale: 60, words: ['minute', 'minutes'] },
   h: { symbol: 'h', quantity: 'time', scale: 3600, words: ['hour', 'hours'] },
+  d: { symbol: 'd', quantity: 'time', scale: 86_400, words: ['day', 'days'] },
   'mm/s': { symbol: 'mm/s', quantity: 'speed', scale: 1 },
   'mm/min': { symbol: 'mm/min', quantity: 'speed', scale: 1 / 60, words: ['mm/minute'] },
   'm/s': { symbol: 'm/s', quantity: 'speed', scale: 1000 },

@@ -10,13 +10,24 @@ export interface Mark {
   readonly width: number
   /** How dark it is, 0…1. */
   readonly tone: number
+  /** Whether the pulses of the power signal stand apart in it. */
+  readonly dotted?: boolean
 }
 
-/** What is read between: the same edge of both, the outside of both, or the crossings of two pairs of lines. */
-export interface Reading {
-  readonly from: readonly number[]
-  readonly to: readonly number[]
-  readonly over: boolean
+/**
+ * What is read between: two lines (the same edge of both, or the outside), or the crossings of two pairs of lines; how far
+ * an end of a line stands beyond another line, or beyond another end, with its sign; the width of a closed outline.
+ */
+export type Reading =
+  | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
+  | { readonly beyond: number; readonly end: LineEnd }
+  | { readonly first: LineEnd; readonly last: LineEnd; readonly axis: 'x' | 'y' }
+  | { readonly outline: readonly [first: number, last: number]; readonly angleRad: number; readonly inside: boolean }
+
+/** Where a burnt line begins or ends. */
+export interface LineEnd {
+  readonly line: number
+  readonly at: 'start' | 'end'
 }
 
 export interface Calipers {
@@ -32,22 +43,57 @@ export type ReadOut = { readonly ok: true; readonly value: number } | { readonly
 /** Reads between burnt lines as calipers would: with their own scale, noise, range and resolution. */
 export function readCalipers(
   marks: readonly (Mark | null)[],
-  { from, to, over }: Reading,
+  reading: Reading,
   { max, resolution }: Calipers,
   hidden: Hidden['calipers'],
   random: Random,
 ): ReadOut {
-  const [first, second] = [from.map((it) => marks[it] ?? null), to.map((it) => marks[it] ?? null)]
-  if ([...first, ...second].includes(null)) {
-    return { ok: false, why: 'One of the two marks cannot be seen. Burn the run again with more power.' }
-  }
-  const [a, b] = [first as Mark[], second as Mark[]]
-  const [p, q] = [a[0], b[0]]
-  if (p === undefined || q === undefined) return { ok: false, why: 'There is no mark to read from.' }
-  const true_ = a.length === 1 ? acrossLines(p, q) + (over ? (p.width + q.width) / 2 : 0) : betweenCrossings(a, b)
-  const shown = Math.round((true_ / (1 + hidden.scale) + readingNoise(random, hidden)) / resolution) * resolution
+  const there = trueLength(marks, reading)
+  if (there === null) return { ok: false, why: 'One of the two marks cannot be seen. Burn the run again with more power.' }
+  const shown = Math.round((there / (1 + hidden.scale) + readingNoise(random, hidden)) / resolution) * resolution
   if (shown > max) return { ok: false, why: `The calipers open to ${max} mm only; this is more.` }
   return { ok: true, value: Number(shown.toFixed(6)) }
+}
+
+/** What perfect calipers would show, mm; null where a mark is missing. */
+function trueLength(marks: readonly (Mark | null)[], reading: Reading): number | null {
+  const mark = (i: number | undefined): Mark | null => (i === undefined ? null : (marks[i] ?? null))
+  if ('beyond' in reading) {
+    const [tick, line] = [mark(reading.beyond), mark(reading.end.line)]
+    return tick === null || line === null ? null : beyondLine(tick, endOf(line, reading.end))
+  }
+  if ('first' in reading) {
+    const [a, b] = [mark(reading.first.line), mark(reading.last.line)]
+    return a === null || b === null ? null : endOf(b, reading.last)[reading.axis] - endOf(a, reading.first)[reading.axis]
+  }
+  if ('outline' in reading) return widthOf(marks.slice(reading.outline[0], reading.outline[1] + 1), reading)
+  const [a, b] = [reading.from.map(mark), reading.to.map(mark)]
+  const [p, q] = [a[0] ?? null, b[0] ?? null]
+  if (p === null || q === null || [...a, ...b].includes(null)) return null
+  if (a.length > 1) return betweenCrossings(a as Mark[], b as Mark[])
+  return acrossLines(p, q) + (reading.over ? (p.width + q.width) / 2 : 0)
+}
+
+function endOf({ x0, y0, x1, y1 }: Mark, { at }: LineEnd): { readonly x: number; readonly y: number } {
+  return at === 'start' ? { x: x0, y: y0 } : { x: x1, y: y1 }
+}
+
+/** How far a place lies to the right of an upright line, or above a level one. */
+function beyondLine({ x0, y0, x1, y1 }: Mark, { x, y }: { readonly x: number; readonly y: number }): number {
+  const [dx, dy] = [x1 - x0, y1 - y0]
+  const isUpright = Math.abs(dy) > Math.abs(dx)
+  const across = (dy * (x - x0) - dx * (y - y0)) / Math.hypot(dx, dy)
+  return across * Math.sign(isUpright ? dy : -dx)
+}
+
+/** Distance of two parallel jaws about an outline, or of its inner edges. */
+function widthOf(marks: readonly (Mark | null)[], { angleRad, inside }: { readonly angleRad: number; readonly inside: boolean }) {
+  if (marks.length === 0 || marks.includes(null)) return null
+  const lines = marks as readonly Mark[]
+  const along = (x: number, y: number): number => x * Math.cos(angleRad) + y * Math.sin(angleRad)
+  const reach = lines.flatMap((it) => [along(it.x0, it.y0), along(it.x1, it.y1)])
+  const width = lines.reduce((sum, it) => sum + it.width, 0) / lines.length
+  return Math.max(...reach) - Math.min(...reach) + (inside ? -width : width)
 }
 
 /** Distance of the second line's middle from the first line, at a right angle to it. */

@@ -8,6 +8,16 @@ export interface StandInSpec {
   readonly power: number
 }
 
+/** What is wrong with a machine beyond what every machine has. */
+export interface HiddenFaults {
+  /** A pulley that creeps on its shaft: share of the way that an axis moves by which it slips, always to one side. */
+  readonly slip?: { readonly axis: 'x' | 'y'; readonly share: number }
+  /** A belt that sags: at every turn back it takes up another amount about this one, mm. */
+  readonly loose?: { readonly axis: 'x' | 'y'; readonly mm: number }
+  /** A motor that misses steps now and then wherever it works as hard as it is set to. */
+  readonly misses?: { readonly axis: 'x' | 'y'; readonly chance: number }
+}
+
 /** What the person cannot see. */
 export interface Hidden {
   /** What one motor step really moves, mm. */
@@ -28,11 +38,18 @@ export interface Hidden {
     /** Standard deviation of one reading, mm. */
     readonly noise: number
   }
+  /** Seconds from the word “on” to light, and from “off” to none. */
+  readonly delay: { readonly on: number; readonly off: number }
+  /** Acceleration that each motor just holds, mm/s²; above it misses steps. */
+  readonly holds: { readonly x: number; readonly y: number }
+  readonly faults: HiddenFaults
 }
 
 const LARGEST_SCALE_ERROR = 0.03
 const LARGEST_SKEW = 0.005
 const LARGEST_PLAY = 0.12
+const LONGEST_ON = 0.02
+const LONGEST_OFF = 0.006
 
 /**
  * Draws what is hidden in the machine of a number. The calipers keep what their data sheet would promise: half-width
@@ -49,7 +66,10 @@ export function drawHidden(number: number, spec: StandInSpec): Hidden {
   const radius = between(random, 0.06, 0.11)
   const calipers = { scale: between(random, -0.0005, 0.0005), noise: 0.02 }
   const pulled = (): number => between(random, 8, 50)
-  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull: { xA: pulled(), yA: pulled(), yB: pulled() } }
+  const pull = { xA: pulled(), yA: pulled(), yB: pulled() }
+  const delay = { on: between(random, 0.003, LONGEST_ON), off: between(random, 0, LONGEST_OFF) }
+  const holds = { x: between(random, 900, 4000), y: between(random, 900, 4000) }
+  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull, delay, holds, faults: {} }
 }
 
 /**

@@ -11,7 +11,7 @@ export class Job {
 
   constructor(
     readonly moves: Moves,
-    private readonly plan: TimedPlan,
+    readonly plan: TimedPlan,
   ) {}
 
   get over(): boolean {
@@ -35,7 +35,7 @@ export class Job {
   }
 
   /**
-   * Lets time pass. @param carryOut Hears each move that is over, but waits. @returns Seconds that were left over.
+   * Lets time pass. @param carryOut Hears each move that is over, waits among them. @returns Seconds that were left over.
    */
   advance(seconds: number, carryOut: (move: number) => void): number {
     let left = seconds
@@ -48,7 +48,7 @@ export class Job {
       }
       left -= rest
       this.elapsed += rest
-      if (this.moves.kind[this.next] !== MOVE.dwell) carryOut(this.next)
+      carryOut(this.next)
       this.next++
       this.spent = 0
       if (left <= 0) return left
@@ -79,6 +79,11 @@ export function endOf(moves: Moves, i: number): Place {
 export function litShare(moves: Pick<Moves, 'kind' | 'spindle' | 's'>, i: number, fullPower: number): number {
   const dark = moves.kind[i] === MOVE.rapid || moves.kind[i] === MOVE.dwell || moves.spindle[i] === SPINDLE.off
   return dark ? 0 : Math.min(1, Math.max(0, (moves.s[i] as number) / fullPower))
+}
+
+/** Whether the word for a beam stands while a move goes on, or a wait. Source: common practice, the beam as the spindle. */
+export function isCommanded(moves: Pick<Moves, 'spindle' | 's'>, i: number): boolean {
+  return moves.spindle[i] !== SPINDLE.off && (moves.s[i] as number) > 0
 }
 
 /** The first move that would leave the travel the machine is set to, if one does. */

@@ -1,9 +1,10 @@
 import { writeSaid, type Said } from '../controller'
-import { readProgram } from '../gcode'
+import { MOVE, readProgram } from '../gcode'
 import { axisLimits, planMoves } from '../planner'
 import type { Mark } from './calipers'
 import { drawHidden, type Hidden, type StandInSpec } from './hidden'
-import { endOf, Job, leaving, litShare } from './job'
+import { endOf, isCommanded, Job, leaving, litShare } from './job'
+import { Lag, shareOfWay, strainOf } from './lag'
 import { Sheet } from './materials'
 import { Mechanics, type Axis, type Place } from './mechanics'
 import { factorySettings, kept } from './settings'
@@ -21,6 +22,8 @@ export interface StandInOptions {
   readonly spec: StandInSpec
   /** Draws what is hidden. */
   readonly number: number
+  /** In place of what the number draws. */
+  readonly hidden?: Hidden
   /** What was set before; else as the machine comes. */
   readonly settings?: Readonly<Record<string, string>>
   readonly fault?: StandInFault | null
@@ -61,6 +64,7 @@ class SimulatedMachine implements StandIn {
   private readonly mechanics: Mechanics
   private readonly sheet: Sheet
   private readonly fault: StandInFault | null
+  private readonly lag: Lag
   private job: Job | null = null
   private loaded: string[] = []
   private power = 0
@@ -76,11 +80,12 @@ class SimulatedMachine implements StandIn {
 
   constructor(private readonly options: StandInOptions) {
     const { spec, number, settings, fault = null } = options
-    this.hidden = drawHidden(number, spec)
+    this.hidden = options.hidden ?? drawHidden(number, spec)
     this.settings = { ...factorySettings(spec), ...settings }
     this.fault = fault
     this.sheet = new Sheet(this.hidden)
-    this.mechanics = new Mechanics(this.hidden, (axis) => this.setting(`${axis}/steps`))
+    this.lag = new Lag(this.hidden.delay)
+    this.mechanics = new Mechanics(this.hidden, (axis) => this.setting(`${axis}/steps`), number)
     this.tell({ kind: 'here', name: 'stand-in' })
   }
 
@@ -117,7 +122,7 @@ class SimulatedMachine implements StandIn {
   /** Lets a program run on. @returns Seconds that were left over when it had ended. */
   private runFor(job: Job, seconds: number): number {
     const before = job.seconds
-    const left = job.advance(seconds, (move) => this.pass(job, move, endOf(job.moves, move)))
+    const left = job.advance(seconds, (move) => this.carryOutMove(job, move))
     this.seconds += job.seconds - before
     if (job.over) this.end()
     else {
@@ -125,6 +130,12 @@ class SimulatedMachine implements StandIn {
       this.report()
     }
     return left
+  }
+
+  private carryOutMove(job: Job, i: number): void {
+    const { moves } = job
+    if (moves.kind[i] === MOVE.dwell) this.lag.wait(isCommanded(moves, i), moves.feed[i] as number)
+    else this.pass(job, i, endOf(moves, i))
   }
 
   private tell(said: Said): void {
@@ -235,16 +246,32 @@ class SimulatedMachine implements StandIn {
     const plan = planMoves(moves, axisLimits({ x: axis('x'), y: axis('y'), z: still }, DEVIATION))
     this.yes()
     this.reported = 0
+    this.lag.off()
     this.job = new Job(moves, plan)
   }
 
   /** Burns, or passes in the dark, from where the spot is to a place. */
-  private pass({ moves }: Job, i: number, to: Place): void {
+  private pass({ moves, plan }: Job, i: number, to: Place): void {
+    const { mechanics } = this
     const share = litShare(moves, i, this.setting('beam/full'))
-    const from = this.mechanics.spot()
-    this.mechanics.moveTo(to)
-    const energy = (this.options.spec.power * share) / (moves.feed[i] as number)
-    if (share > 0) this.sheet.burn(from, this.mechanics.spot(), energy)
+    const start = { x: mechanics.place('x'), y: mechanics.place('y') }
+    const alongBy = (share_: number): Place => ({
+      x: start.x + (to.x - start.x) * share_,
+      y: start.y + (to.y - start.y) * share_,
+    })
+    const { lit, glows } = this.lag.pass(share > 0, plan.seconds[i] as number, (seconds) => shareOfWay(plan, i, seconds))
+    if (glows > 0) {
+      mechanics.moveTo(alongBy(glows))
+      this.sheet.goOn(mechanics.spot())
+    }
+    if (lit > 0) mechanics.moveTo(alongBy(Math.min(lit, 1)))
+    const from = mechanics.spot()
+    mechanics.moveTo(to, strainOf(plan, i, start, to))
+    if (share === 0) return
+    const speed = moves.feed[i] as number
+    if (lit >= 1) this.sheet.miss()
+    else
+      this.sheet.burn(from, mechanics.spot(), (this.options.spec.power * share) / speed, speed / this.setting('beam/frequency'))
   }
 
   private end(): void {
@@ -259,6 +286,7 @@ class SimulatedMachine implements StandIn {
     // What was burnt of the line that was cut off stays on the material.
     const at = job?.cutOff({ x: mechanics.place('x'), y: mechanics.place('y') }) ?? null
     if (job !== null && at !== null) this.pass(job, job.at, at)
+    this.lag.off()
     this.rest()
     this.loaded = []
     this.tell({ kind: 'stopped' })

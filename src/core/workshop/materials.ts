@@ -2,6 +2,11 @@ import type { Mark } from './calipers'
 import type { Hidden } from './hidden'
 import type { Place } from './mechanics'
 
+/** Pulses that lie further apart than this share of the spot can be told apart. */
+const DOTTED = 0.7
+/** Cosine of a turn that still counts as going straight on. */
+const STRAIGHT = 0.999
+
 /** What lies on the bed: a sheet that shows lines burnt with energy enough. Other materials come with their own. */
 export class Sheet {
   /** Burnt lines in the order of burning; null for one that left no mark. */
@@ -9,9 +14,25 @@ export class Sheet {
 
   constructor(private readonly hidden: Hidden) {}
 
-  /** @param energy Of the line, J/mm. */
-  burn(from: Place, to: Place, energy: number): void {
-    this.marks.push(burnt(from, to, energy, this.hidden))
+  /** @param energy Of the line, J/mm. @param pulse Way of the head from one pulse of the signal to the next, mm. */
+  burn(from: Place, to: Place, energy: number, pulse: number): void {
+    const mark = burnt(from, to, energy, this.hidden)
+    this.marks.push(mark === null ? null : { ...mark, dotted: pulse > DOTTED * 2 * this.hidden.radius })
+  }
+
+  /** The light came too late for this line. */
+  miss(): void {
+    this.marks.push(null)
+  }
+
+  /** The last line goes on to a place that lies straight ahead of it. */
+  goOn({ x, y }: Place): void {
+    const last = this.marks.at(-1) ?? null
+    if (last === null) return
+    const [dx, dy, ex, ey] = [last.x1 - last.x0, last.y1 - last.y0, x - last.x1, y - last.y1]
+    const [whole, more] = [Math.hypot(dx, dy), Math.hypot(ex, ey)]
+    if (more > 0 && (whole === 0 || dx * ex + dy * ey > STRAIGHT * whole * more))
+      this.marks[this.marks.length - 1] = { ...last, x1: x, y1: y }
   }
 
   /** A fresh sheet. */

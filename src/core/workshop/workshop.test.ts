@@ -40,12 +40,15 @@ describe('the machine', () => {
 
   it('moves in whole steps of its hidden size, behind its play; X approached from beyond stands further by the play', () => {
     const { machine, run } = started()
-    const { mmPerStep, play, skewRad } = machine.hidden
+    const { mmPerStep, play, skewRad, delay } = machine.hidden
     run(`G21 G90\nM3 S900\n${upright(100, 90)}\n${upright(100, 110)}\nM2`)
     machine.advance(Infinity)
     const [below, beyond] = machine.marks as [Mark, Mark]
-    const y = 20 * 80 * mmPerStep.y - play.y
-    expect(below.x0).toBeCloseTo(100 * 80 * mmPerStep.x - play.x + y * Math.sin(skewRad), 9)
+    // Light comes late: by then the head is further on, by no more than at the line's full speed, 10 mm/s.
+    const late = (below.y0 / Math.cos(skewRad) + play.y) / (80 * mmPerStep.y) - 20
+    expect(late).toBeGreaterThan((500 * delay.on ** 2) / 2)
+    expect(late).toBeLessThan(10 * delay.on + 0.0125)
+    expect(below.x0).toBeCloseTo(100 * 80 * mmPerStep.x - play.x + below.y0 * Math.tan(skewRad), 9)
     expect(beyond.x0 - below.x0).toBeCloseTo(play.x + (beyond.y0 - below.y0) * Math.tan(skewRad), 9)
     expect(machine.settings['x/steps']).toBe('80.000')
   })

@@ -1,0 +1,144 @@
+import type { Step } from '../gcode'
+import type { Trial, TrialKindId } from './trialSlice'
+
+/** What says where the marks of a trial are. */
+export type TrialShape = Pick<Trial, 'kind' | 'origin' | 'power' | 'speed' | 'numbers'>
+
+/** One burnt line of a trial, mm of the work's coordinates. */
+export interface TrialStroke {
+  /** What it is called on the plate; nothing where it needs no name. */
+  readonly label: string
+  readonly x0: number
+  readonly y0: number
+  readonly x1: number
+  readonly y1: number
+}
+
+interface StrokeEnd {
+  readonly line: number
+  readonly at: 'start' | 'end'
+}
+
+/** Between which marks a reading is taken: as the instruments of `workshop` understand it. Numbers are places in the strokes. */
+export type TrialSpan =
+  | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
+  | { readonly beyond: number; readonly end: StrokeEnd }
+  | { readonly first: StrokeEnd; readonly last: StrokeEnd; readonly axis: 'x' | 'y' }
+  | { readonly outline: readonly [first: number, last: number]; readonly angleRad: number; readonly inside: boolean }
+
+/** One reading of a trial. */
+export interface TrialReading {
+  readonly id: string
+  /** Heading under which it is listed. */
+  readonly group: string
+  readonly words: string
+  readonly span: TrialSpan
+  /** mm; null where nothing is commanded but that there be none. */
+  readonly commanded: number | null
+}
+
+/** Something picked out of a trial by eye: one of its strokes, or none. */
+export interface TrialPick {
+  readonly id: string
+  readonly words: string
+  /** What none of them means. */
+  readonly none: string
+  /** Places of the strokes, in the order of their numbers from 1. */
+  readonly strokes: readonly number[]
+}
+
+/** A trial laid out: its strokes in the order of burning, its program, and what is read of it. */
+export interface TrialLayout {
+  readonly strokes: readonly TrialStroke[]
+  readonly steps: readonly Step[]
+  readonly readings: readonly TrialReading[]
+  readonly picks: readonly TrialPick[]
+}
+
+/** What a trial of a kind is: its place, what it is laid out with, and its layout. */
+export interface TrialKind {
+  readonly id: TrialKindId
+  /** Part of Controller that shows it. */
+  readonly part: string
+  readonly name: string
+  /** Facts that it is laid out with, by the name of their number. */
+  readonly facts: Readonly<Record<string, string>>
+  /** The beam must go on at once, whatever the output card waits for. */
+  readonly withoutWait?: true
+  readonly layout: (shape: TrialShape) => TrialLayout
+}
+
+/**
+ * A number that a trial is laid out with. @throws {RangeError} where it has none of that name.
+ * Valid: any trial. Source: by definition. @example numberIn({ numbers: { small: 20 } }, 'small') // 20
+ */
+export function numberIn({ numbers }: Pick<TrialShape, 'numbers'>, name: string): number {
+  const value = numbers[name]
+  if (value === undefined) throw new RangeError(`the trial has no number ${name}`)
+  return value
+}
+
+/** How far before its place a line is approached, mm: more than any backlash. */
+export const TRIAL_APPROACH = 4
+
+/** Gathers strokes and steps in the order of burning. */
+export class TrialWriter {
+  readonly strokes: TrialStroke[] = []
+  readonly steps: Step[] = []
+
+  constructor(name: string) {
+    this.steps.push({ kind: 'remark', text: name })
+  }
+
+  /** Goes to a place from below on both axes, so that the play is taken up on one side. */
+  approach(x: number, y: number): void {
+    this.steps.push({ kind: 'rapid', x: x - TRIAL_APPROACH, y: y - TRIAL_APPROACH }, { kind: 'rapid', x, y })
+  }
+
+  /** Burns from place to place without a stop. @returns The place of the first stroke. */
+  burn(label: string, way: readonly (readonly [x: number, y: number])[], feed: number, power: number): number {
+    const first = this.strokes.length
+    way.slice(1).forEach(([x1, y1], i) => {
+      const [x0, y0] = way[i] as readonly [number, number]
+      this.strokes.push({ label: i === 0 ? label : '', x0, y0, x1, y1 })
+      this.steps.push({ kind: 'line', x: x1, y: y1, feed, power })
+    })
+    return first
+  }
+
+  /** Moves on in the dark, at a feed. */
+  dark(x: number, y: number, feed: number): void {
+    this.steps.push({ kind: 'line', x, y, feed, power: 0 })
+  }
+
+  remark(text: string): void {
+    this.steps.push({ kind: 'remark', text })
+  }
+}
+
+/**
+ * Way from rest to a speed, with some room, mm.
+ * @param speed mm/s. @param acceleration mm/s², more than 0. Valid: even acceleration. Source: v²/2a, a tenth more and 2 mm.
+ * @example runUp(100, 1000) // 7.5
+ */
+export function runUp(speed: number, acceleration: number): number {
+  return 1.1 * ((speed * speed) / (2 * acceleration)) + 2
+}
+
+/**
+ * Power that marks as much at another speed: the energy of a millimetre stays.
+ * @param power Share of full power at `speed`, 0…1. @returns A share, never above 1.
+ * Valid: where full power still marks. Source: line energy P/v.
+ * @example sameLine(0.1, 20, 60) // 0.3
+ */
+export function sameLine(power: number, speed: number, at: number): number {
+  return Math.min(1, (power * at) / speed)
+}
+
+/**
+ * Values from one to another, each the same more than the one before. @param count Two or more.
+ * Valid: any ends. Source: by definition. @example evenly(10, 60, 6) // [10, 20, 30, 40, 50, 60]
+ */
+export function evenly(from: number, to: number, count: number): readonly number[] {
+  return Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1))
+}

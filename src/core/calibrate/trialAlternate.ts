@@ -1,0 +1,71 @@
+import { evenly, numberIn, runUp, sameLine, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
+
+const BLOCKS = 4
+const ROWS = 4
+const PITCH = 1
+const LENGTH = 25
+const APART = 3
+
+/** Speeds of the blocks of alternate lines, mm/s. Source: by definition. @throws {RangeError} where it lacks a number. */
+export function alternateSpeeds(shape: Pick<TrialShape, 'numbers'>): readonly number[] {
+  const fastest = numberIn(shape, 'fastest')
+  return evenly(fastest / BLOCKS, fastest, BLOCKS)
+}
+
+function layout(shape: TrialShape): TrialLayout {
+  const { origin, power, speed } = shape
+  const acceleration = numberIn(shape, 'acceleration')
+  const speeds = alternateSpeeds(shape)
+  const left = origin.x + runUp(Math.max(...speeds), acceleration)
+  const right = left + LENGTH
+  const out = new TrialWriter('Alternate lines')
+  const firsts = speeds.map((at, block) => {
+    const run = runUp(at, acceleration)
+    const rows = Array.from({ length: ROWS }, (_, row) => {
+      const y = origin.y + block * (ROWS * PITCH + APART) + row * PITCH
+      const [from, to, out_] = row % 2 === 0 ? [left, right, right + run] : [right, left, left - run]
+      out.steps.push({ kind: 'rapid', x: row % 2 === 0 ? left - run : right + run, y })
+      out.dark(from, y, at)
+      const stroke = out.burn(
+        row === 0 ? String(block + 1) : '',
+        [
+          [from, y],
+          [to, y],
+        ],
+        at,
+        sameLine(power, speed, at),
+      )
+      out.dark(out_, y, at)
+      return stroke
+    })
+    return rows[0] ?? 0
+  })
+  const ends = [
+    { id: 'left', first: 'start', last: 'end' },
+    { id: 'right', first: 'end', last: 'start' },
+  ] as const
+  return {
+    strokes: out.strokes,
+    steps: [...out.steps, { kind: 'rapid', x: origin.x, y: origin.y }],
+    readings: firsts.flatMap((line, block) =>
+      ends.map(({ id, first, last }) => ({
+        id: `${block + 1}-${id}`,
+        group: `Block ${block + 1}, ${Math.round((speeds[block] ?? 0) * 10) / 10} mm/s`,
+        words: `At the ${id}, the second line stands to the right of the first by`,
+        span: { first: { line, at: first }, last: { line: line + 1, at: last }, axis: 'x' } as const,
+        commanded: null,
+      })),
+    ),
+    picks: [],
+  }
+}
+
+/** Lines there and back at four speeds: what they are apart at rest is play, what grows with speed is delay. */
+export const alternateTrial: TrialKind = {
+  id: 'alternate',
+  part: 'shape',
+  name: 'Alternate lines',
+  facts: { fastest: 'calibrate.scanFastest' },
+  withoutWait: true,
+  layout,
+}

@@ -1,0 +1,53 @@
+import { numberIn, runUp, sameLine, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
+
+const ROWS = 10
+const APART = 3
+const LENGTH = 30
+
+/** Speeds of the lines of a banding pattern, mm/s: each the same share faster. Source: by definition. @throws {RangeError} where it lacks a number. */
+export function bandSpeeds(shape: Pick<TrialShape, 'numbers'>): readonly number[] {
+  const fastest = numberIn(shape, 'fastest')
+  return Array.from({ length: ROWS }, (_, i) => fastest * 0.7 ** (ROWS - 1 - i))
+}
+
+function layout(shape: TrialShape): TrialLayout {
+  const { origin, power, speed } = shape
+  const acceleration = numberIn(shape, 'acceleration')
+  const speeds = bandSpeeds(shape)
+  const left = origin.x + runUp(Math.max(...speeds), acceleration)
+  const out = new TrialWriter('Banding pattern')
+  const rows = speeds.map((at, i) => {
+    const y = origin.y + i * APART
+    const run = runUp(at, acceleration)
+    out.remark(`Line ${i + 1}`)
+    out.steps.push({ kind: 'rapid', x: left - run, y })
+    out.dark(left, y, at)
+    const stroke = out.burn(
+      String(i + 1),
+      [
+        [left, y],
+        [left + LENGTH, y],
+      ],
+      at,
+      Math.min(0.9, sameLine(power, speed, at)),
+    )
+    out.dark(left + LENGTH + run, y, at)
+    return stroke
+  })
+  return {
+    strokes: out.strokes,
+    steps: [...out.steps, { kind: 'rapid', x: origin.x, y: origin.y }],
+    readings: [],
+    picks: [{ id: 'dotted', words: 'The first line in which dots can be told apart', none: 'none of them', strokes: rows }],
+  }
+}
+
+/** Lines at rising speeds: the first that falls apart into dots says how fast the power signal must be. */
+export const bandsTrial: TrialKind = {
+  id: 'bands',
+  part: 'limits',
+  name: 'Banding pattern',
+  facts: { fastest: 'calibrate.bandsFastest' },
+  withoutWait: true,
+  layout,
+}

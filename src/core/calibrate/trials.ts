@@ -1,0 +1,25 @@
+import type { TrialKind, TrialLayout, TrialShape } from './trial'
+import { alternateTrial } from './trialAlternate'
+import { bandsTrial } from './trialBands'
+import { circleTrial } from './trialCircle'
+import { delayTrial } from './trialDelay'
+import { movesTrial } from './trialMoves'
+import { outlineTrial } from './trialOutline'
+import { rectangleTrial } from './trialRectangle'
+import type { TrialKindId } from './trialSlice'
+
+/** Every kind of trial. A new one is a description here, its figures, and its facts. */
+export const TRIALS: Readonly<Record<TrialKindId, TrialKind>> = {
+  delay: delayTrial,
+  outline: outlineTrial,
+  circle: circleTrial,
+  rectangle: rectangleTrial,
+  alternate: alternateTrial,
+  moves: movesTrial,
+  bands: bandsTrial,
+}
+
+/** A trial laid out. @throws {RangeError} where a number that its kind needs is missing. */
+export function layoutOf(shape: TrialShape): TrialLayout {
+  return TRIALS[shape.kind].layout(shape)
+}

@@ -1,0 +1,35 @@
+import { layoutOf, type TrialKindId, type TrialShape } from '../src/core/calibrate'
+import { PLAIN_CARD, writeProgram } from '../src/core/gcode'
+import { drawHidden, type Hidden } from '../src/core/workshop'
+import { HandMachine, HERON_SPEC } from './handMachine'
+
+/** What the trials of a test are laid out with, as the template has it. */
+const NUMBERS: Readonly<Record<TrialKindId, Readonly<Record<string, number>>>> = {
+  delay: { slowest: 10, fastest: 60, acceleration: 500 },
+  outline: { small: 20, large: 80 },
+  circle: { large: 80, small: 20 },
+  rectangle: { width: 110, depth: 80 },
+  alternate: { fastest: 60, acceleration: 500 },
+  moves: { field: 100, acceleration: 500 },
+  bands: { fastest: 200, acceleration: 500, frequency: 1000 },
+}
+
+export function trialShape(kind: TrialKindId, more: Readonly<Record<string, number>> = {}): TrialShape {
+  return { kind, origin: { x: 12, y: 12 }, power: 0.3, speed: 20, numbers: { ...NUMBERS[kind], ...more } }
+}
+
+/** A machine with some of what is hidden in it chosen by the test. */
+export function machineWith(number: number, more: Partial<Hidden> = {}): HandMachine {
+  return new HandMachine(number, 0, HERON_SPEC, { ...drawHidden(number, HERON_SPEC), ...more })
+}
+
+/** Burns a trial and reads all of it. */
+export function burnTrial(machine: HandMachine, shape: TrialShape): Readonly<Record<string, number>> {
+  const { steps, readings } = layoutOf(shape)
+  const written = writeProgram(steps, PLAIN_CARD)
+  if (!written.ok) throw new Error('the trial cannot be written')
+  machine.ask('sheet')
+  const end = machine.run(written.value)
+  if (end?.kind !== 'ended') throw new Error(JSON.stringify(end))
+  return Object.fromEntries(readings.map((it) => [it.id, machine.read(it.span)]))
+}

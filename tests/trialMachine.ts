@@ -15,7 +15,7 @@ const NUMBERS: Readonly<Record<TrialKindId, Readonly<Record<string, number>>>> =
 }
 
 export function trialShape(kind: TrialKindId, more: Readonly<Record<string, number>> = {}): TrialShape {
-  return { kind, origin: { x: 12, y: 12 }, power: 0.3, speed: 20, numbers: { ...NUMBERS[kind], ...more } }
+  return { origin: { x: 12, y: 12 }, power: 0.3, speed: 20, numbers: { ...NUMBERS[kind], ...more } }
 }
 
 /** A machine with some of what is hidden in it chosen by the test. */
@@ -24,8 +24,12 @@ export function machineWith(number: number, more: Partial<Hidden> = {}): HandMac
 }
 
 /** Burns a trial and reads all of it. */
-export function burnTrial(machine: HandMachine, shape: TrialShape): Readonly<Record<string, number>> {
-  const { steps, readings } = layoutOf(shape)
+export function burnTrial(
+  machine: HandMachine,
+  kind: TrialKindId,
+  shape: TrialShape = trialShape(kind),
+): Readonly<Record<string, number>> {
+  const { steps, readings } = layoutOf(kind, shape)
   const written = writeProgram(steps, PLAIN_CARD)
   if (!written.ok) throw new Error('the trial cannot be written')
   machine.ask('sheet')

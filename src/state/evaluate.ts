@@ -29,8 +29,12 @@ export function engineOf(bench: Bench): Engine<Bench> {
     })
   }
   current.update(bench)
+  // To the hour: what is due by the day need not be worked again with every look.
+  current.setNow(Math.floor(Date.now() / HOUR) * HOUR)
   return current
 }
+
+const HOUR = 3_600_000
 
 onDomain(({ figures }) => {
   current?.add(figures)

@@ -32,7 +32,7 @@ export class MachineDriver {
     await expect(this.page.getByRole('heading', { name: /settings in the machine/ })).toBeVisible()
   }
 
-  async part(name: 'Settings' | 'Faint mark' | 'Scale run'): Promise<void> {
+  async part(name: 'Settings' | 'Mark' | 'Scale run'): Promise<void> {
     await this.bench.part(name)
   }
 

@@ -90,15 +90,12 @@ const entered = (bench: Bench, values: Readonly<Record<string, number>>): Bench 
 /** With every kind of trial, burnt on a machine of the stand-in and read. */
 function withTrials(bench: Bench): Bench {
   const at = heron().bench.motion.frame.barWidth
-  const made = TRIAL_KINDS.map((kind, order): [string, Trial] => {
+  const made = TRIAL_KINDS.map((kind, order): [string, Readonly<Record<string, Trial>>] => {
     const readings = Object.fromEntries(
-      Object.entries(burnTrial(machineWith(3), trialShape(kind))).map(([id, value]) => [
-        id,
-        { ...at, value, typed: String(value) },
-      ]),
+      Object.entries(burnTrial(machineWith(3), kind)).map(([id, value]) => [id, { ...at, value, typed: String(value) }]),
     )
     const more = { order, at: '2026-11-14T12:00:00.000Z', axes: { x: 'x', y: 'y' }, instrument: '', hours: 3600 }
-    return [kind, { ...trialShape(kind), ...more, readings, picks: { dotted: 8 } }]
+    return [kind, { t: { ...trialShape(kind), ...more, readings, picks: { dotted: 8 } } }]
   })
   return setAt(bench, 'calibrate.trials', Object.fromEntries(made))
 }
@@ -115,7 +112,8 @@ function railed(kinematics: string): Bench {
   })
   const metered = setAt(heron().bench, 'calibrate.curve', Object.fromEntries(curve))
   const counted = setAt(withTrials(metered), 'plan.counted', { bars: { order: 1, kind: 'bar', count: 4 } })
-  const moved = setAt(counted, 'motion.kinematics.chosen', kinematics)
+  const stopped = setAt(counted, 'calibrate.stops.stop.went.chosen', 'dark')
+  const moved = setAt(stopped, 'motion.kinematics.chosen', kinematics)
   return setAt(setAt(moved, 'motion.frame.guides.chosen', 'rails'), 'motion.heights', Object.fromEntries(heights))
 }
 

@@ -20,7 +20,7 @@ import {
   type Diagnosis,
   type Gap,
   type Trial,
-  type TrialShape,
+  type TrialKindId,
 } from '../../src/core/calibrate'
 import { engineFor, type Bench } from '../../src/core/document'
 import { between, seeded, type Hidden } from '../../src/core/workshop'
@@ -39,10 +39,19 @@ function reading(value: number): Fact {
 }
 
 /** The demo with a trial of this machine, read as it was burnt. */
-function withTrial(machine: HandMachine, shape: TrialShape): Bench {
-  const readings = Object.fromEntries(Object.entries(burnTrial(machine, shape)).map(([id, it]) => [id, reading(it)]))
-  const trial: Trial = { ...shape, order: 1, at: AT, axes: { x: 'x', y: 'y' }, instrument: '', hours: null, readings, picks: {} }
-  return setAt(demo, 'calibrate.trials', { t: trial })
+function withTrial(machine: HandMachine, kind: TrialKindId): Bench {
+  const readings = Object.fromEntries(Object.entries(burnTrial(machine, kind)).map(([id, it]) => [id, reading(it)]))
+  const trial: Trial = {
+    ...trialShape(kind),
+    order: 1,
+    at: AT,
+    axes: { x: 'x', y: 'y' },
+    instrument: '',
+    hours: null,
+    readings,
+    picks: {},
+  }
+  return setAt(demo, `calibrate.trials.${kind}`, { t: trial })
 }
 
 describe('circles', () => {
@@ -103,35 +112,35 @@ describe('200 hidden machines, their patterns burnt and read through the whole p
   const MACHINES = 200
   const machines = Array.from({ length: MACHINES }, (_, i) => machineWith(i + 1))
   const covered = (
-    shape: TrialShape,
+    kind: TrialKindId,
     figure: AnyFigure,
     args: readonly string[],
     truth: (machine: HandMachine) => number,
   ): number =>
     machines.filter((machine) => {
-      const it = engineFor(withTrial(machine, shape)).withDoubt(figure, ...args)
+      const it = engineFor(withTrial(machine, kind)).withDoubt(figure, ...args)
       if (!it.result.known) throw new Error(JSON.stringify(it.result.why))
       return Math.abs(Number(it.result.value) - truth(machine)) <= (it.doubt?.expanded ?? 0)
     }).length / MACHINES
   const hidden = (machine: HandMachine): Hidden => machine.machine.hidden
 
-  it.each([
-    ['on-delay', trialShape('delay'), onDelay, ['t'], (it: HandMachine) => hidden(it).delay.on * (1 + it.sizeError('x'))],
-    ['off-delay', trialShape('delay'), offDelay, ['t'], (it: HandMachine) => hidden(it).delay.off * (1 + it.sizeError('x'))],
-    ['play by alternate lines', trialShape('alternate'), alternatePlay, ['t'], (it: HandMachine) => hidden(it).play.x],
+  it.each<[string, TrialKindId, AnyFigure, string[], (it: HandMachine) => number]>([
+    ['on-delay', 'delay', onDelay, ['t'], (it: HandMachine) => hidden(it).delay.on * (1 + it.sizeError('x'))],
+    ['off-delay', 'delay', offDelay, ['t'], (it: HandMachine) => hidden(it).delay.off * (1 + it.sizeError('x'))],
+    ['play by alternate lines', 'alternate', alternatePlay, ['t'], (it: HandMachine) => hidden(it).play.x],
     [
       'delay by alternate lines',
-      trialShape('alternate'),
+      'alternate',
       alternateDelay,
       ['t'],
       (it: HandMachine) => (hidden(it).delay.on + hidden(it).delay.off) * (1 + it.sizeError('x')),
     ],
-    ['squareness by the rectangle', trialShape('rectangle'), rectangleSkew, ['t'], (it: HandMachine) => hidden(it).skewRad],
-    ['squareness by circles', trialShape('circle'), circleSkew, ['t'], (it: HandMachine) => hidden(it).skewRad],
-    ['scale by circles', trialShape('circle'), circleScale, ['t', 'y'], (it: HandMachine) => 1 + it.sizeError('y')],
-    ['play by circles', trialShape('circle'), circlePlay, ['t', 'x'], (it: HandMachine) => hidden(it).play.x],
-  ])('%s: what says 95 %% covers in 91 to 99 of 100', (_, shape, figure, args, truth) => {
-    const share = covered(shape, figure, args, truth)
+    ['squareness by the rectangle', 'rectangle', rectangleSkew, ['t'], (it: HandMachine) => hidden(it).skewRad],
+    ['squareness by circles', 'circle', circleSkew, ['t'], (it: HandMachine) => hidden(it).skewRad],
+    ['scale by circles', 'circle', circleScale, ['t', 'y'], (it: HandMachine) => 1 + it.sizeError('y')],
+    ['play by circles', 'circle', circlePlay, ['t', 'x'], (it: HandMachine) => hidden(it).play.x],
+  ])('%s: what says 95 %% covers in 91 to 99 of 100', (_, kind, figure, args, truth) => {
+    const share = covered(kind, figure, args, truth)
     expect(share).toBeGreaterThan(0.91)
     expect(share).toBeLessThan(0.99)
   })
@@ -157,7 +166,7 @@ describe('closure', () => {
   const MACHINES = 36
   const shape = trialShape('outline')
   const diagnosed = (number: number, more: Partial<Hidden>): Diagnosis => {
-    const { result } = engineFor(withTrial(machineWith(number, more), shape)).value(closureDiagnosis, 't')
+    const { result } = engineFor(withTrial(machineWith(number, more), 'outline')).value(closureDiagnosis, 't')
     if (!result.known) throw new Error(JSON.stringify(result.why))
     return result.value
   }

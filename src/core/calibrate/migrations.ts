@@ -19,7 +19,7 @@ const WITH_TRIALS = {
   goodDays: thenGuess(180 * 86_400, '180', 'd'),
   goodHours: thenGuess(200 * 3600, '200', 'h'),
   hours: thenBlank('h'),
-  trials: {},
+  trials: { delay: {}, outline: {}, circle: {}, rectangle: {}, alternate: {}, moves: {}, bands: {} },
   stops: { stop: NOT_STOPPED, lid: NOT_STOPPED },
 }
 

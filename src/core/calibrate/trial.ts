@@ -2,7 +2,7 @@ import type { Step } from '../gcode'
 import type { Trial, TrialKindId } from './trialSlice'
 
 /** What says where the marks of a trial are. */
-export type TrialShape = Pick<Trial, 'kind' | 'origin' | 'power' | 'speed' | 'numbers'>
+export type TrialShape = Pick<Trial, 'origin' | 'power' | 'speed' | 'numbers'>
 
 /** One burnt line of a trial, mm of the work's coordinates. */
 export interface TrialStroke {

@@ -51,7 +51,7 @@ function layout(shape: TrialShape): TrialLayout {
       ends.map(({ id, first, last }) => ({
         id: `${block + 1}-${id}`,
         group: `Block ${block + 1}, ${Math.round((speeds[block] ?? 0) * 10) / 10} mm/s`,
-        words: `At the ${id}, the second line stands to the right of the first by`,
+        words: `At the ${id}: second line right of the first`,
         span: { first: { line, at: first }, last: { line: line + 1, at: last }, axis: 'x' } as const,
         commanded: null,
       })),

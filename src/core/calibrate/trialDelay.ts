@@ -55,14 +55,14 @@ function layout(shape: TrialShape): TrialLayout {
       ...rows.map((line, i) => ({
         id: `start-${i + 1}`,
         group: 'Line A to where the line begins',
-        words: `Line ${i + 1}, begins to the right of A by`,
+        words: `Line ${i + 1} begins right of A`,
         span: { beyond: a, end: { line, at: 'start' } } as const,
         commanded: null,
       })),
       ...rows.map((line, i) => ({
         id: `end-${i + 1}`,
         group: 'Line B to where the line ends',
-        words: `Line ${i + 1}, ends to the right of B by`,
+        words: `Line ${i + 1} ends right of B`,
         span: { beyond: b, end: { line, at: 'end' } } as const,
         commanded: null,
       })),

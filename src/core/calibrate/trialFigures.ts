@@ -26,7 +26,7 @@ const LEAST_SQUARES = 'JCGM 100:2008, H.3: least squares.'
 /** Trials of a kind: their ids. */
 const ofKind = (kind: TrialKindId) =>
   subjectOf<TrialBench>()(`${kind} trial`, ({ calibrate }): [trialId: string][] =>
-    Object.entries(calibrate.trials).flatMap(([id, it]): [string][] => (it.kind === kind ? [[id]] : [])),
+    Object.keys(calibrate.trials[kind]).map((id) => [id]),
   )
 const ofKindAlong = (kind: TrialKindId) =>
   subjectOf<TrialBench>()(`${kind} trial along`, (bench): [trialId: string, axis: string][] =>
@@ -46,8 +46,8 @@ const anAlternate = ofKind('alternate')
 const aMoves = ofKind('moves')
 const aBands = ofKind('bands')
 
-function trialOf(view: View<TrialBench>, id: string): Plain<Trial> {
-  const trial = view.bench.calibrate.trials[id]
+function trialOf(view: View<TrialBench>, kind: TrialKindId, id: string): Plain<Trial> {
+  const trial = view.bench.calibrate.trials[kind][id]
   if (trial === undefined) throw new NotYet('burn the pattern and read it')
   return trial
 }
@@ -82,7 +82,8 @@ export const onDelay = figure({
   source: `Missing length is speed times delay; ${LEAST_SQUARES}`,
   doubt: 'nudge',
   work: (view, id: string): number =>
-    overSpeed(trialOf(view, id), delaySpeeds(trialOf(view, id)), (n) => `start-${n}`, 'where lines begin').slope,
+    overSpeed(trialOf(view, 'delay', id), delaySpeeds(trialOf(view, 'delay', id)), (n) => `start-${n}`, 'where lines begin')
+      .slope,
 })
 
 export const offDelay = figure({
@@ -96,7 +97,7 @@ export const offDelay = figure({
   source: `Extra length is speed times delay; ${LEAST_SQUARES}`,
   doubt: 'nudge',
   work: (view, id: string): number =>
-    overSpeed(trialOf(view, id), delaySpeeds(trialOf(view, id)), (n) => `end-${n}`, 'where lines end').slope,
+    overSpeed(trialOf(view, 'delay', id), delaySpeeds(trialOf(view, 'delay', id)), (n) => `end-${n}`, 'where lines end').slope,
 })
 
 export const lateLength = figure({
@@ -143,7 +144,7 @@ export const worstGap = figure({
   source: 'By definition.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const gaps = gapsOf(trialOf(view, id))
+    const gaps = gapsOf(trialOf(view, 'outline', id))
     if (gaps.length === 0) throw new NotYet('read where the outlines end')
     return gaps.reduce((sum, it) => sum + Math.hypot(it.x, it.y), 0) / gaps.length
   },
@@ -175,7 +176,7 @@ export const closureDiagnosis = figure({
   source: 'Bayes’ rule over play, slip, missed steps, a sagging belt and late light; priors of common practice.',
   doubt: { none: 'Probabilities already say how sure they are.' },
   work(view, id: string): Diagnosis {
-    const trial = trialOf(view, id)
+    const trial = trialOf(view, 'outline', id)
     const gaps = gapsOf(trial)
     if (gaps.length < LEAST_OUTLINES || new Set(gaps.map((it) => it.side)).size < 2) {
       throw new NotYet('read four outlines or more, of both sizes')
@@ -201,7 +202,7 @@ export const circleFit = figure({
   source: `Width of the image of a circle under a linear map; ${LEAST_SQUARES}`,
   doubt: { none: 'A set of numbers; each that is shown is a figure of its own.' },
   work(view, id: string): CircleFit {
-    const trial = trialOf(view, id)
+    const trial = trialOf(view, 'circle', id)
     const defs = circleReadingsOf(trial)
     const read = readOf(
       trial,
@@ -291,7 +292,7 @@ export const rectangleSkew = figure({
   source: 'Law of cosines on both diagonals; the scale of the calipers cancels.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const read = readOf(trialOf(view, id), ['width', 'depth', 'from', 'across'])
+    const read = readOf(trialOf(view, 'rectangle', id), ['width', 'depth', 'from', 'across'])
     if (read.length < 4) throw new NotYet('read both sides and both diagonals')
     const [a, b, p, q] = read.map((it) => it.value) as [number, number, number, number]
     return outOfSquare({ widthMm: a, depthMm: b, fromOriginMm: p, acrossMm: q })
@@ -329,7 +330,7 @@ export const alternatePlay = figure({
   symbols: {},
   source: `What alternate lines would be apart at no speed; ${LEAST_SQUARES}`,
   doubt: 'nudge',
-  work: (view, id: string): number => alternateFit(trialOf(view, id)).intercept,
+  work: (view, id: string): number => alternateFit(trialOf(view, 'alternate', id)).intercept,
 })
 
 export const alternateDelay = figure({
@@ -342,7 +343,7 @@ export const alternateDelay = figure({
   symbols: {},
   source: `Alternate lines part by speed times both delays; ${LEAST_SQUARES}`,
   doubt: 'nudge',
-  work: (view, id: string): number => -alternateFit(trialOf(view, id)).slope,
+  work: (view, id: string): number => -alternateFit(trialOf(view, 'alternate', id)).slope,
 })
 
 export const alternateRoom = figure({
@@ -367,7 +368,7 @@ export const lostWay = figure({
   source: 'By definition.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const read = readOf(trialOf(view, id), ['x', 'y'])
+    const read = readOf(trialOf(view, 'moves', id), ['x', 'y'])
     if (read.length < 2) throw new NotYet('read the ticks of both axes')
     return Math.hypot(...read.map((it) => it.value))
   },
@@ -383,7 +384,7 @@ export const lostRoom = figure({
   source: 'A motor that misses loses whole cycles of its winding, four full steps; less is play.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const { axes } = trialOf(view, id)
+    const { axes } = trialOf(view, 'moves', id)
     const cycle = Math.min(
       ...[axes.x, axes.y].map((axisId) => {
         const axis = view.bench.motion.axes[axisId]
@@ -407,8 +408,7 @@ export const accelerationTried = figure({
   source: 'Of the trials with a thousand moves; one that lost at less does not count.',
   doubt: { none: 'One of the accelerations that were tried.' },
   work(view): number {
-    const tried = Object.entries(view.bench.calibrate.trials).filter(([, it]) => it.kind === 'moves')
-    const known = tried.flatMap(([id, it]) => {
+    const known = Object.entries(view.bench.calibrate.trials.moves).flatMap(([id, it]) => {
       const isRead = readOf(it, ['x', 'y']).length === 2
       return isRead ? [{ a: it.numbers['acceleration'] ?? 0, lost: view.figure(lostRoom, id) < 0 }] : []
     })
@@ -440,7 +440,7 @@ export const bandFree = figure({
   source: 'Picked by eye.',
   doubt: { none: 'One of the speeds of the pattern.' },
   work(view, id: string): number {
-    const trial = trialOf(view, id)
+    const trial = trialOf(view, 'bands', id)
     const picked = Object.keys(trial.picks).includes('dotted') ? trial.picks['dotted'] : undefined
     if (picked === undefined) throw new NotYet('pick the first line with dots, or none')
     const speeds = bandSpeeds(trial)
@@ -472,7 +472,7 @@ export const frequencyWise = figure({
   source: 'Pulses a millimetre are frequency over speed: as many at the higher speed.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const then = trialOf(view, id).numbers['frequency'] ?? 0
+    const then = trialOf(view, 'bands', id).numbers['frequency'] ?? 0
     if (!(then > 0)) throw new NotYet('read the frequency of the power signal in the machine before the pattern is burnt')
     return (then * view.bench.calibrate.scanFastest) / view.figure(bandFree, id)
   },
@@ -506,13 +506,15 @@ export const hoursLeft = figure({
   doubt: 'nudge',
   work(view): number {
     const { trials } = view.bench.calibrate
-    const then = Object.values(trials).flatMap((it) => (it.hours === null ? [] : [it.hours]))
+    const then = Object.values(trials).flatMap((kind) =>
+      Object.values(kind).flatMap((it) => (it.hours === null ? [] : [it.hours])),
+    )
     if (then.length === 0) throw new NotYet('enter the hours the machine has run before a pattern is burnt')
     return view.bench.calibrate.goodHours - (view.bench.calibrate.hours - Math.max(...then))
   },
 })
 
 /** Whether a trial is the newest of its kind. */
-export function isNewest({ calibrate }: TrialBench, id: string): boolean {
-  return newestTrial(calibrate.trials, calibrate.trials[id]?.kind ?? 'delay') === id
+export function isNewest(kind: TrialKindId): (bench: TrialBench, id: string) => boolean {
+  return ({ calibrate }, id) => newestTrial(calibrate.trials, kind) === id
 }

@@ -35,14 +35,14 @@ function layout(shape: TrialShape): TrialLayout {
       {
         id: 'x',
         group: 'Ticks before and after',
-        words: 'The later upright stands to the right of the first by',
+        words: 'Later upright right of the first',
         span: { beyond: before[0], end: { line: after[0], at: 'start' } },
         commanded: null,
       },
       {
         id: 'y',
         group: 'Ticks before and after',
-        words: 'The later level line stands above the first by',
+        words: 'Later level line above the first',
         span: { beyond: before[1], end: { line: after[1], at: 'start' } },
         commanded: null,
       },

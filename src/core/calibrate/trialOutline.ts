@@ -58,7 +58,7 @@ function layout(shape: TrialShape): TrialLayout {
       return (['x', 'y'] as const).map((axis) => ({
         id: `${id}-${axis}`,
         group: `Outline ${id}: ${side} mm, first along ${first.toUpperCase()}`,
-        words: `Its end stands beyond its start along ${axis.toUpperCase()} by`,
+        words: `End beyond start along ${axis.toUpperCase()}`,
         span: { first: { line: start, at: 'start' }, last: { line: start + 3, at: 'end' }, axis } as const,
         commanded: null,
       }))

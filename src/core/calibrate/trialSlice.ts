@@ -8,7 +8,6 @@ import {
   orNull,
   templateOf,
   text,
-  word,
   type Fact,
   type FactSpec,
   type Of,
@@ -25,7 +24,6 @@ const place = group({ x: bare(), y: bare() })
 export const trialShape = group({
   order: bare(),
   at: moment('instant'),
-  kind: word(TRIAL_KINDS),
   /** Ids of the axes X and Y. */
   axes: group({ x: text(0, 200), y: text(0, 200) }),
   /** Id of the instrument that its readings are taken with. */
@@ -65,16 +63,34 @@ type Wish = readonly [
   unit: NonNullable<FactSpec['unit']>,
 ]
 const wish = (...[part, label, quantity, min, max, value, unit]: Wish): Shape<Fact> =>
-  fact({ part, label, quantity, min, max, assume: { value, halfWidth: 0, unit }, ...(quantity === 'time' ? { unit } : {}) })
+  fact({
+    part,
+    label,
+    quantity,
+    min,
+    max,
+    assume: { value, halfWidth: 0, unit },
+    // A choice of the pattern is nothing that waits to be checked.
+    begun: () => false,
+    ...(quantity === 'time' ? { unit } : {}),
+  })
+/** Trials of one kind, and the part of Controller that shows them. */
+function ofPart(part: string) {
+  return many(trialShape, {
+    placed: { part, act: { id: 'trial', words: 'Read the marks of a pattern', beam: true } },
+    label: ({ label, rest: [, reading] }) => `${label} ${reading ?? ''}`,
+  })
+}
+
 /** What the beam is stopped by, by its id. */
 export const STOPS = { stop: 'when the emergency stop was pressed', lid: 'when the lid was opened' } as const
 
 /** The emergency stop or the lid, tried with the beam on. */
 const stoppedShape = group({
-  went: choice({ label: 'The beam', options: { dark: 'went out', lit: 'stayed on' } }),
+  went: choice({ label: 'What the beam did', options: { dark: 'went out', lit: 'stayed on' } }),
   seconds: fact({ label: 'Time until the beam was out', quantity: 'time', min: 0, max: 60, unit: 'ms' }),
   /** From where a hand may come in, mm. */
-  reach: fact({ label: 'From a hand to the beam', quantity: 'length', min: 1, max: 3000 }),
+  reach: fact({ label: 'Distance from a hand to the beam', quantity: 'length', min: 1, max: 3000 }),
 })
 
 /** What the trials are laid out with, and what is tried without burning. */
@@ -94,9 +110,15 @@ export const trialParts = {
   goodDays: wish('run', 'A calibration is good for', 'time', 86_400, 86_400 * 3650, 180, 'd'),
   goodHours: wish('run', 'A calibration is good for, hours of work', 'time', 3600, 3600 * 100_000, 200, 'h'),
   hours: fact({ part: 'run', label: 'Hours that the machine has run', quantity: 'time', min: 0, max: 3600 * 1e6, unit: 'h' }),
-  trials: many(trialShape, {
-    placed: { act: { id: 'trial', words: 'Read the marks of a pattern', beam: true } },
-    label: ({ label, rest: [, reading] }) => `${label} ${reading ?? ''}`,
+  /** By their kind. */
+  trials: group({
+    delay: ofPart('delay'),
+    outline: ofPart('closure'),
+    circle: ofPart('shape'),
+    rectangle: ofPart('shape'),
+    alternate: ofPart('shape'),
+    moves: ofPart('limits'),
+    bands: ofPart('limits'),
   }),
   stops: many(stoppedShape, {
     placed: { part: 'homing', act: { id: 'stops', words: 'Try the emergency stop and the lid', beam: true } },

@@ -34,7 +34,7 @@ export const lightInTime = verdict({
   id: 'calibrate.lightInTime',
   ...of('delay'),
   margin: lateRoom,
-  when: isNewest,
+  when: isNewest('delay'),
   say: ({ mark, args: [id], figure }) => {
     const late = `Light comes ${figure(onDelay, id)} late; at the marking speed ${figure(lateLength, id)} of a line are missing`
     if (mark === 'good' || mark === 'look') return { head: 'Lines begin where they should', why: `${late}.` }
@@ -50,7 +50,7 @@ export const outlinesClose = verdict({
   id: 'calibrate.outlinesClose',
   ...of('closure'),
   margin: gapRoom,
-  when: isNewest,
+  when: isNewest('outline'),
   say: ({ mark, args: [id], figure }) => {
     const gap = `The ends stand ${figure(worstGap, id)} off the starts on average`
     if (mark === 'good' || mark === 'look') return { head: 'Outlines close', why: `${gap}.` }
@@ -66,7 +66,7 @@ export const circlesRound = verdict({
   id: 'calibrate.circlesRound',
   ...of('shape'),
   margin: circleRoom,
-  when: isNewest,
+  when: isNewest('circle'),
   say: ({ mark, args: [id], figure }) => {
     const both = `X moves ${figure(circleScale, id, 'x')}, Y ${figure(circleScale, id, 'y')} for one commanded`
     if (mark === 'good' || mark === 'look') return { head: 'Circles are round', why: `${both}.` }
@@ -82,7 +82,7 @@ export const circlesSquare = verdict({
   id: 'calibrate.circlesSquare',
   ...of('shape'),
   margin: circleSquareRoom,
-  when: isNewest,
+  when: isNewest('circle'),
   say: ({ mark, args: [id], figure }) => {
     const out = `${figure(circleSkew, id)} out of square by the circles`
     if (mark === 'good' || mark === 'look') return { head: 'Square by the circles', why: `${out}.` }
@@ -98,7 +98,7 @@ export const rectangleSquare = verdict({
   id: 'calibrate.rectangleSquare',
   ...of('shape'),
   margin: rectangleRoom,
-  when: isNewest,
+  when: isNewest('rectangle'),
   say: ({ mark, args: [id], figure }) => {
     const out = `${figure(rectangleSkew, id)} out of square by the rectangle`
     if (mark === 'good' || mark === 'look') return { head: 'Square by the rectangle', why: `${out}.` }
@@ -114,7 +114,7 @@ export const playSmall = verdict({
   id: 'calibrate.playSmall',
   ...of('shape'),
   margin: alternateRoom,
-  when: isNewest,
+  when: isNewest('alternate'),
   say: ({ mark, args: [id], figure }) => {
     const play = `${figure(alternatePlay, id)} of play along X by alternate lines`
     if (mark === 'good' || mark === 'look') return { head: 'Alternate lines lie together', why: `${play}.` }
@@ -130,7 +130,7 @@ export const stepsHeld = verdict({
   id: 'calibrate.stepsHeld',
   ...of('limits'),
   margin: lostRoom,
-  when: isNewest,
+  when: isNewest('moves'),
   say: ({ mark, args: [id], figure }) => {
     const lost = `${figure(lostWay, id)} lost over a thousand moves`
     if (mark === 'good' || mark === 'look')
@@ -150,7 +150,7 @@ export const linesEven = verdict({
   id: 'calibrate.linesEven',
   ...of('limits'),
   margin: bandRoom,
-  when: isNewest,
+  when: isNewest('bands'),
   say: ({ mark, args: [id], figure }) => {
     const free = `Lines are whole up to ${figure(bandFree, id)}`
     if (mark === 'good' || mark === 'look')
@@ -185,7 +185,9 @@ export const trialsInHours = verdict({
   id: 'calibrate.trialsInHours',
   ...of('run'),
   margin: hoursLeft,
-  when: ({ calibrate }) => calibrate.hours.value !== null && Object.values(calibrate.trials).some((it) => it.hours !== null),
+  when: ({ calibrate }) =>
+    calibrate.hours.value !== null &&
+    Object.values(calibrate.trials).some((kind) => Object.values(kind).some((it) => it.hours !== null)),
   say: ({ mark, figure }) =>
     mark === 'good' || mark === 'look'
       ? { head: 'The patterns are within their hours', why: `${figure(hoursLeft)} of work are left.` }

@@ -20,6 +20,6 @@ export const TRIALS: Readonly<Record<TrialKindId, TrialKind>> = {
 }
 
 /** A trial laid out. @throws {RangeError} where a number that its kind needs is missing. */
-export function layoutOf(shape: TrialShape): TrialLayout {
-  return TRIALS[shape.kind].layout(shape)
+export function layoutOf(kind: TrialKindId, shape: TrialShape): TrialLayout {
+  return TRIALS[kind].layout(shape)
 }

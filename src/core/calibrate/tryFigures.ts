@@ -33,6 +33,9 @@ export const handTime = figure({
   work: (view, way: string): number => stopOf(view, way).reach / HAND,
 })
 
+/** Seconds by which a beam that stayed on is out too late. */
+const NEVER = 3600
+
 export const stopRoom = figure({
   id: 'calibrate.stopRoom',
   of: aStop,
@@ -43,7 +46,10 @@ export const stopRoom = figure({
   symbols: { h: '=calibrate.handTime|{0}', t: 'calibrate.stops.{0}.seconds' },
   source: 'ISO 13855: the distance covers the approach while the machine stops (from memory).',
   doubt: 'nudge',
-  work: (view, way: string): number => view.figure(handTime, way) - stopOf(view, way).seconds,
+  work(view, way: string): number {
+    const stop = stopOf(view, way)
+    return stop.went === 'lit' ? -NEVER : view.figure(handTime, way) - stop.seconds
+  },
 })
 
 /** Yes and no as a margin: half a step to either side. */

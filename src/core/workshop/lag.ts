@@ -49,7 +49,7 @@ export class Lag {
 /**
  * Share of a move's way that is gone after some seconds: it speeds up, goes evenly, slows down.
  * @param seconds 0 up to the move's time. Valid: any move of a plan. Source: uniformly accelerated motion.
- * @example shareOfWay(plan, i, plan.seconds[i] / 2) // 0.5, where it speeds up as long as it slows down
+ * @example shareOfWay({ length: [10], entry: [0], peak: [10], exit: [0], acceleration: [10], seconds: [2] }, 0, 1) // 0.5
  */
 export function shareOfWay(plan: TimedPlan, i: number, seconds: number): number {
   const at = (column: Float64Array): number => column[i] as number

@@ -1,9 +1,9 @@
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { checkReadings, readingDefs, scaleRunSteps, type ReadingDef, type ScaleRun } from '../../core/calibrate'
 import { shownNumber, showFact } from '../../core/bench'
 import { calibratedStepsOf, sizeError } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
-import { displayUnit, sayQuantity, unitOf, type Finding } from '../../core/units'
+import { sayQuantity, type Finding } from '../../core/units'
 import {
   applyRun,
   dropRun,
@@ -12,7 +12,6 @@ import {
   readingPath,
   readRun,
   roundedAway,
-  stopEditing,
   unapplyRun,
   useMachine,
   useSession,
@@ -21,6 +20,7 @@ import {
 } from '../../state'
 import { Findings, Panel } from '../../ui'
 import { HandOut } from './HandOut'
+import { ReadingField } from './ReadingField'
 
 const GROUPS = [
   { axis: 'x', title: 'Along X' },
@@ -98,59 +98,16 @@ function TakeReadings({ runId, missing }: { readonly runId: string; readonly mis
 function ReadingRow(props: { readonly def: ReadingDef; readonly run: ScaleRun; readonly runId: string; readonly bench: Bench }) {
   const { def, run, runId, bench } = props
   const fact = run.readings[def.id]
-  const shown = fact === undefined ? '' : showFact(fact).text
-  const [typed, setTyped] = useState<string | null>(null)
-  const [findings, setFindings] = useState<readonly Finding[]>([])
-  const unit = displayUnit('length', bench.units)
-  const path = readingPath(runId, def.id)
-  const input = useRef<HTMLInputElement>(null)
-  const asked = useSession(({ editing }) => editing?.path === path)
-  useEffect(() => {
-    if (!asked) return
-    input.current?.focus()
-    stopEditing()
-  }, [asked])
-  const leave = (): void => {
-    if (typed === null || typed.trim() === shown) return setTyped(null)
-    const found = enterReading(runId, def, typed)
-    setFindings(found)
-    if (!found.some((it) => it.severity === 'error')) setTyped(null)
-  }
-  const doubtful = fact?.value == null ? [] : lookedAt(def, fact.value, run, bench)
   return (
-    <div className="border-b border-rule py-1" data-reading={def.id}>
-      <label className="flex items-center justify-between gap-3 text-[13.5px]">
-        <span>
-          {def.words}
-          <span className="num ml-2 text-[12px] text-second">
-            {sayQuantity(def.commanded, null, bench.units === 'metric' ? 'mm' : 'in')}
-          </span>
-        </span>
-        <span className="flex items-center gap-1.5">
-          <input
-            ref={input}
-            data-fact={path}
-            data-place="given"
-            className="input num min-h-8 w-24 py-0.5 text-right"
-            inputMode="decimal"
-            value={typed ?? shown}
-            aria-invalid={findings.some((it) => it.severity === 'error')}
-            onChange={(event) => setTyped(event.target.value)}
-            onFocus={() => useSession.setState({ pointedReading: def.id })}
-            onBlur={() => {
-              leave()
-              useSession.setState({ pointedReading: null })
-            }}
-            onKeyDown={(event) => {
-              if (event.key === 'Escape') setTyped(null)
-              if (event.key === 'Enter') next(event.currentTarget)
-            }}
-          />
-          <span className="num text-[12px] text-second">{unitOf(unit).symbol}</span>
-        </span>
-      </label>
-      <Findings findings={[...findings, ...doubtful]} />
-    </div>
+    <ReadingField
+      id={def.id}
+      path={readingPath(runId, def.id)}
+      words={def.words}
+      commanded={def.commanded}
+      shown={fact === undefined ? '' : showFact(fact).text}
+      enter={(typed) => enterReading(runId, def, typed)}
+      doubts={fact?.value == null ? [] : lookedAt(def, fact.value, run, bench)}
+    />
   )
 }
 
@@ -166,14 +123,6 @@ function BurnAgain({ run, runId, bench }: { readonly run: ScaleRun; readonly run
       burnWords="Burn it again"
     />
   )
-}
-
-/** Enter goes on to the next reading, which enters this one. */
-function next(input: HTMLInputElement): void {
-  const all = [...document.querySelectorAll<HTMLInputElement>('[data-reading] input')]
-  const following = all[all.indexOf(input) + 1]
-  if (following === undefined) input.blur()
-  else following.focus()
 }
 
 function lookedAt(def: ReadingDef, measured: number, run: ScaleRun, bench: Bench): readonly Finding[] {

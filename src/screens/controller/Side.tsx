@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react'
 import {
   backlash,
   calibratedStepsOf,
@@ -10,10 +9,10 @@ import {
   sizeErrorNow,
 } from '../../core/calibrate'
 import { steps } from '../../core/motion'
-import { scanIds, useBenchStore, useMachine } from '../../state'
-import { FigureRow, Panel, Side } from '../../ui'
+import { scanIds, useBenchStore } from '../../state'
+import { FigureRow, Panel } from '../../ui'
 import { useChosenRun } from './chosen'
-import { LinkPanel } from './LinkPanel'
+import { ControllerSide } from './ControllerSide'
 import { CurveWorked } from './PowerCurve'
 
 /** What is worked and judged beside the settings. */
@@ -37,24 +36,6 @@ export function CurveSide() {
     <ControllerSide part="curve">
       <CurveWorked />
     </ControllerSide>
-  )
-}
-
-function ControllerSide({ children, part }: { readonly children: ReactNode; readonly part?: string }) {
-  const isLinked = useMachine((it) => it.link !== 'none')
-  // Without a link the list is pasted; the stand-in is there to practise on, below.
-  return (
-    <>
-      {isLinked && <LinkPanel />}
-      <Side stage="controller" {...(part === undefined ? {} : { part })}>
-        {children}
-      </Side>
-      {!isLinked && (
-        <div className="mt-5">
-          <LinkPanel />
-        </div>
-      )}
-    </>
   )
 }
 

@@ -4,12 +4,23 @@ import { RunGiven } from './RunGiven'
 import { RunPlate } from './RunPlate'
 import { SettingsGiven } from './SettingsGiven'
 import { SettingsPlate } from './SettingsPlate'
+import { HomingGiven, HomingPlate, HomingSide } from './Homing'
+import { trialGivenOf } from './TrialGiven'
+import { trialPlateOf } from './TrialPlate'
+import { trialSideOf } from './TrialSide'
 import { CurveSide, RunSide, StepsSide } from './Side'
+
+const trialSheet = (part: string) => ({ plate: trialPlateOf(part), given: trialGivenOf(part), side: trialSideOf(part) })
 
 /** Controller: do the settings in the machine say what the bench says? */
 export const sheets = {
   settings: { plate: SettingsPlate, given: SettingsGiven, side: StepsSide },
   ramp: { plate: RampPlate, given: RampGiven, side: StepsSide },
   run: { plate: RunPlate, given: RunGiven, side: RunSide },
+  shape: trialSheet('shape'),
+  closure: trialSheet('closure'),
+  delay: trialSheet('delay'),
   curve: { plate: CurvePlate, given: CurveGiven, side: CurveSide },
+  limits: trialSheet('limits'),
+  homing: { plate: HomingPlate, given: HomingGiven, side: HomingSide },
 }

@@ -1,0 +1,97 @@
+import { fitLine } from './fit'
+import { alternateSpeeds } from './trialAlternate'
+import { circleReadingsOf } from './trialCircle'
+import { delaySpeeds } from './trialDelay'
+import { outlinesOf } from './trialOutline'
+import type { Trial, TrialKindId } from './trialSlice'
+
+/** What was read of a trial, as points over what says most about it. */
+export interface TrialChart {
+  /** What goes across: mm/s, mm or degrees; upwards always mm. */
+  readonly across: 'speed' | 'length' | 'degrees'
+  readonly titles: readonly [across: string, up: string]
+  readonly series: readonly {
+    readonly name: string
+    readonly points: readonly (readonly [number, number])[]
+    /** The ends of the line through them. */
+    readonly line: readonly (readonly [number, number])[] | null
+  }[]
+}
+
+type Read = Pick<Trial, 'numbers' | 'readings'>
+
+function valueAt({ readings }: Read, id: string): number | null {
+  return readings[id]?.value ?? null
+}
+
+/** Points of readings over a speed, with the line through three or more. */
+function overSpeed(trial: Read, name: string, speeds: readonly number[], idOf: (n: number) => string) {
+  const points = speeds.flatMap((speed, i): [number, number][] => {
+    const value = valueAt(trial, idOf(i + 1))
+    return value === null ? [] : [[speed, value]]
+  })
+  if (points.length < 3) return { name, points, line: null }
+  const { slope, intercept } = fitLine(points.map(([commanded, measured]) => ({ commanded, measured })))
+  const last = Math.max(...speeds)
+  const line: [number, number][] = [
+    [0, intercept],
+    [last, intercept + slope * last],
+  ]
+  return { name, points, line }
+}
+
+/** The chart of a trial; null where its kind needs none. @throws {RangeError} where it lacks a number of its kind. */
+export function trialChart(kind: TrialKindId, trial: Read): TrialChart | null {
+  switch (kind) {
+    case 'delay':
+      return {
+        across: 'speed',
+        titles: ['Speed', 'To the right of its upright'],
+        series: [
+          overSpeed(trial, 'Begins', delaySpeeds(trial), (n) => `start-${n}`),
+          overSpeed(trial, 'Ends', delaySpeeds(trial), (n) => `end-${n}`),
+        ],
+      }
+    case 'alternate':
+      return {
+        across: 'speed',
+        titles: ['Speed', 'Second line right of the first'],
+        series: [
+          overSpeed(trial, 'Left ends', alternateSpeeds(trial), (n) => `${n}-left`),
+          overSpeed(trial, 'Right ends', alternateSpeeds(trial), (n) => `${n}-right`),
+        ],
+      }
+    case 'outline': {
+      const names = [...new Set(outlinesOf(trial).map(nameOfOutline))]
+      const gaps = outlinesOf(trial).flatMap((it) => {
+        const [x, y] = [valueAt(trial, `${it.id}-x`), valueAt(trial, `${it.id}-y`)]
+        return x === null || y === null ? [] : [{ name: nameOfOutline(it), at: [x, y] as const }]
+      })
+      const series = names.map((name) => ({ name, points: gaps.filter((it) => it.name === name).map((it) => it.at), line: null }))
+      return { across: 'length', titles: ['End beyond start along X', 'Along Y'], series }
+    }
+    case 'circle': {
+      const defs = circleReadingsOf(trial)
+      const labels = [...new Set(defs.map((it) => it.id.charAt(0)))]
+      const series = labels.map((label) => ({
+        name: `Circle ${label}`,
+        points: defs
+          .filter((it) => it.id.startsWith(label) && !it.inside)
+          .flatMap((it): [number, number][] => {
+            const value = valueAt(trial, it.id)
+            return value === null ? [] : [[(it.angleRad * 180) / Math.PI, value - it.diameter]]
+          }),
+        line: null,
+      }))
+      return { across: 'degrees', titles: ['Direction from X, °', 'Read over the outside, less commanded'], series }
+    }
+    case 'rectangle':
+    case 'moves':
+    case 'bands':
+      return null
+  }
+}
+
+function nameOfOutline({ side, first }: { readonly side: number; readonly first: 'x' | 'y' }): string {
+  return `${side} mm, ${first.toUpperCase()} first`
+}

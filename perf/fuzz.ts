@@ -1,6 +1,7 @@
-/** npm run fuzz [count]: random programs through reader and planner, random lists of settings through their reader; the seed is printed, a failure stops it. */
+/** npm run fuzz [count]: random programs through reader and planner, random lists of settings through their reader, random courses of a cable; the seed is printed, a failure stops it. */
 import fc from 'fast-check'
 import { readListing, rewriteListing } from '../src/core/controller'
+import { randomCourse, wrongWith } from '../tests/randomCable'
 import { randomListing } from '../tests/randomListing'
 import { readProgram } from '../src/core/gcode'
 import { axisLimits, planMoves, provePlan } from '../src/core/planner'
@@ -50,3 +51,10 @@ fc.assert(
   }),
   { seed, numRuns: count },
 )
+
+console.log(`${count} courses of a cable, seed ${seed}`)
+fc.assert(
+  fc.property(randomCourse, (course) => wrongWith(course) === null),
+  { seed, numRuns: count },
+)
+console.log('nothing that came over the cable threw, and stop came first')

@@ -53,7 +53,7 @@ export function createServer(folder: string): Express {
   app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false }))
   // A plucked belt is listened to on the page itself; nothing else of the machine is asked for.
   app.use((_, response, next) => {
-    response.setHeader('Permissions-Policy', 'microphone=(self), camera=(), geolocation=()')
+    response.setHeader('Permissions-Policy', 'microphone=(self), camera=(), geolocation=(), serial=(self)')
     next()
   })
   app.use(compression())

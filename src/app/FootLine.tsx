@@ -31,7 +31,7 @@ export function FootLine() {
 
 /** The beam's state, and the way to end it while something runs. Not known counts as on. */
 function Beam() {
-  const { link, running, beam, report, stop } = useMachine()
+  const { link, running, beam, report, stop, isCable } = useMachine()
   const lit = beam !== 'off'
   const power = beam === 'on' ? `, ${sayShare(report?.power ?? 0)}` : ''
   return (
@@ -47,7 +47,7 @@ function Beam() {
           strokeDasharray={beam === 'not known' ? '2.4 1.9' : undefined}
         />
       </svg>
-      {beam === 'off' ? `Beam off, ${sayLink(link, running)}` : beam === 'on' ? `Beam on${power}` : 'Beam may be on'}
+      {beam === 'off' ? `Beam off, ${sayLink(link, running, isCable)}` : beam === 'on' ? `Beam on${power}` : 'Beam may be on'}
       {stop === 'asked' && ', told to stop'}
       {(running || lit) && (
         <button type="button" className="button ml-2 min-h-7 py-0" onClick={stopMachine}>
@@ -58,16 +58,17 @@ function Beam() {
   )
 }
 
-function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean): string {
+function sayLink(link: 'none' | 'opening' | 'open' | 'faulted', running: boolean, isCable: boolean): string {
+  const name = isCable ? 'controller' : 'stand-in'
   switch (link) {
     case 'none':
       return 'no machine connected'
     case 'opening':
       return 'connecting'
     case 'faulted':
-      return 'stand-in at fault'
+      return `${name} at fault`
     case 'open':
-      return running ? 'being sent to the stand-in' : 'stand-in at rest'
+      return running ? `being sent to the ${name}` : `${name} at rest`
   }
 }
 

@@ -1,2 +1,3 @@
 export * from './microphone'
 export * from './tone'
+export * from './serialPort'

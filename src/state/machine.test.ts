@@ -13,7 +13,7 @@ storageHere()
 const workers = workerHere(() => import('../workers/workshop.worker'))
 // The stores keep settings of the browser from the moment they are loaded.
 const state = await import('.')
-const { useBenchStore, useMachine } = state
+const { useBenchStore, useMachine, useSession } = state
 const bench = () => useBenchStore.getState().bench as Bench
 /** Records that were written since the demo was opened. */
 const records = () => useBenchStore.getState().records.slice(heron().records.length)
@@ -38,6 +38,14 @@ async function fresh(): Promise<void> {
   expect(await state.openBench('heron')).toEqual([])
 }
 beforeEach(fresh)
+beforeEach(() => useSession.setState({ cautions: 'taken' }))
+it('sends no program before the checks were made', async () => {
+  await connect()
+  useSession.setState({ cautions: 'not asked' })
+  expect(await state.runProgram('G21\nM2\n', 'ramp')).toMatchObject({ kind: 'not begun', finding: { code: 'no-cautions' } })
+  expect(useMachine.getState().lines.filter((it) => it.way === 'out')).toEqual([])
+})
+
 afterAll(() => {
   state.disconnect()
   vi.useRealTimers()

@@ -3,8 +3,10 @@ import { create } from 'zustand'
 import { createJSONStorage, persist, type StateStorage } from 'zustand/middleware'
 import { shownNumber } from '../core/bench'
 import {
+  createCableLink,
   createSession,
   impossible,
+  linkCardFindings,
   runLines,
   type Answer,
   type BeamState,
@@ -18,10 +20,12 @@ import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
 import type { MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
 import type { ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
+import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
 import { holdSession, mayBeLit, NOT_CONNECTED, useMachine } from './machineStore'
 import { engineOf } from './evaluate'
+import { useSession } from './session'
 import { DONE, NO_BENCH, told, type Told } from './told'
 
 /** The stand-ins of this browser: which machine a bench practises on, and what was set in it, as a real one would keep. */
@@ -57,11 +61,10 @@ export function standInNumber(benchId: string): number {
 const KEPT_LINES = 200
 
 let open: {
-  readonly worker: Worker
-  readonly remote: Comlink.Remote<WorkshopWorker>
   readonly session: Session
   readonly benchId: string
-  readonly number: number
+  /** The stand-in behind it; null where a real machine is. */
+  readonly standIn: { readonly remote: Comlink.Remote<WorkshopWorker>; readonly number: number } | null
   /** Ends the watch for another bench being opened. */
   readonly unwatch: () => void
 } | null = null
@@ -115,7 +118,7 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   const unwatch = useBenchStore.subscribe((state) => {
     if (state.bench?.id !== bench.id) void leaveMachine()
   })
-  const mine = { worker, remote, session, benchId: bench.id, number, unwatch }
+  const mine = { session, benchId: bench.id, standIn: { remote, number }, unwatch }
   open = mine
   holdSession(session)
   const kept = useStandIns.getState().byBench[bench.id]
@@ -138,6 +141,57 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   worker.onerror = () => hear(null)
   keepSettings(number, bench.id, settings)
   useMachine.setState({ link: 'open' })
+  return DONE
+}
+
+/**
+ * Connects a machine on a cable. The person chooses the port; what it is spoken with is the link card of the bench.
+ * @returns What stands in the way.
+ */
+export async function connectCable(): Promise<Told> {
+  if (!(await leaveMachine())) return told(NOT_STOPPED)
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return NO_BENCH
+  const faults = linkCardFindings(bench.output.link).filter((it) => it.severity === 'error')
+  if (faults.length > 0) return faults
+  useMachine.setState({ ...NOT_CONNECTED, link: 'opening', isCable: true })
+  const port = await openSerialPort(bench.output.link.baud)
+  if (typeof port === 'string') {
+    useMachine.setState(NOT_CONNECTED)
+    return told(port)
+  }
+  const link = createCableLink(port, bench.output.link, bench.controller.line, after)
+  const travel = { x: travelOf(bench, 'X'), y: travelOf(bench, 'Y') }
+  const session = createSession(link, after, events, { doubt: (report) => impossible(report, travel) })
+  const unwatch = useBenchStore.subscribe((state) => {
+    if (state.bench?.id !== bench.id) void leaveMachine()
+  })
+  open = { session, benchId: bench.id, standIn: null, unwatch }
+  holdSession(session)
+  useMachine.setState({ link: 'open' })
+  return DONE
+}
+
+function travelOf(bench: Bench, letter: string): number | null {
+  const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
+  return id === undefined ? null : (bench.motion.axes[id]?.travel.value ?? null)
+}
+
+/** Tells the machine to stop, and waits two seconds at most for it to say that it has. */
+export async function machineStops(): Promise<boolean> {
+  const { session } = open ?? {}
+  if (session === undefined) return false
+  const over = session.whenOver()
+  session.stop()
+  const tooLate = new Promise<'late'>((resolve) => after(2000, () => resolve('late')))
+  return (await Promise.race([over, tooLate])) === 'stopped'
+}
+
+/** Holds the program that runs, beam off, or lets it go on. @returns Why not. */
+export async function pauseMachine(isPaused: boolean): Promise<Told> {
+  const answer = await askMachine(isPaused ? 'pause' : 'resume')
+  if (!answer.ok) return [answer.finding]
+  useMachine.setState({ isPaused })
   return DONE
 }
 
@@ -232,7 +286,7 @@ export async function leaveMachine(): Promise<boolean> {
 /** Lets the stand-in's clock run slower or faster. */
 export function setClockRate(rate: ClockRate): void {
   useMachine.setState({ rate })
-  void open?.remote.setRate(rate)
+  void open?.standIn?.remote.setRate(rate)
 }
 
 const NO_LINK: Extract<Answer, { readonly ok: false }> = {
@@ -250,12 +304,19 @@ export async function askMachine(words: string): Promise<Answer> {
 /** Sets one setting in the machine; the stand-in keeps it. */
 export async function setInMachine(key: string, value: string): Promise<Answer> {
   const answer = await askMachine(`set ${key} ${value}`)
-  if (answer.ok && open !== null) keepSettings(open.number, open.benchId, await open.remote.settings())
+  const standIn = open?.standIn ?? null
+  if (answer.ok && standIn !== null) keepSettings(standIn.number, open?.benchId ?? '', await standIn.remote.settings())
   return answer
 }
 
 function keepSettings(number: number, benchId: string, settings: Readonly<Record<string, string>>): void {
   useStandIns.setState(({ byBench }) => ({ byBench: { ...byBench, [benchId]: { number, settings } } }))
+}
+
+const NO_CAUTIONS: Finding = {
+  code: 'no-cautions',
+  severity: 'error',
+  message: 'The checks before the beam is on were not made: nothing was sent.',
 }
 
 /**
@@ -265,17 +326,18 @@ function keepSettings(number: number, benchId: string, settings: Readonly<Record
  */
 export async function runProgram(text: string, burnt: string): Promise<RunEnd> {
   if (open === null) return { kind: 'not begun', finding: NO_LINK.finding }
+  if (useSession.getState().cautions !== 'taken') return { kind: 'not begun', finding: NO_CAUTIONS }
   useMachine.setState({ finding: null, running: true, marks: [], burnt, report: null })
   const lines = text.split('\n').filter((it) => it !== '')
   const end = await runLines(open.session, lines)
-  useMachine.setState({ running: false })
+  useMachine.setState({ running: false, isPaused: false })
   void showMarks()
   if ('finding' in end && end.finding.code !== 'closed') useMachine.setState({ finding: end.finding })
   return end
 }
 
 async function showMarks(): Promise<void> {
-  const marks = await open?.remote.marks()
+  const marks = await open?.standIn?.remote.marks()
   if (marks !== undefined) useMachine.setState({ marks })
 }
 
@@ -285,20 +347,20 @@ export async function pluckStandIn(
   massPerMetreKg: number,
   spanMm: number,
 ): Promise<{ readonly samples: Float32Array; readonly sampleRateHz: number } | null> {
-  return (await open?.remote.pluck(belt, massPerMetreKg, spanMm)) ?? null
+  return (await open?.standIn?.remote.pluck(belt, massPerMetreKg, spanMm)) ?? null
 }
 
 /** Volts at a block of the stand-in's bench by its multimeter; null without a stand-in. */
 export async function meterStandIn(circuit: MeterCircuit, block: string): Promise<Metered | null> {
-  return (await open?.remote.volts(circuit, block)) ?? null
+  return (await open?.standIn?.remote.volts(circuit, block)) ?? null
 }
 
 /** Light of the stand-in's head by its power meter; null without a stand-in. */
 export async function lightStandIn(watts: number, share: number | null = null): Promise<Metered | null> {
-  return (await open?.remote.light(watts, share)) ?? null
+  return (await open?.standIn?.remote.light(watts, share)) ?? null
 }
 
 /** Reads between two marks with the stand-in's calipers. */
 export async function readStandIn(reading: Reading): Promise<ReadOut> {
-  return (await open?.remote.read(reading)) ?? { ok: false, why: 'No stand-in is connected.' }
+  return (await open?.standIn?.remote.read(reading)) ?? { ok: false, why: 'No stand-in is connected.' }
 }

@@ -11,6 +11,10 @@ interface MachineState {
   readonly link: 'none' | 'opening' | 'open' | 'faulted'
   readonly report: StateReport | null
   readonly running: boolean
+  /** Held in the middle of a program. */
+  readonly isPaused: boolean
+  /** A real machine on a cable, not the stand-in. */
+  readonly isCable: boolean
   /** Not known counts as on. */
   readonly beam: BeamState
   readonly stop: StopState
@@ -29,6 +33,8 @@ export const NOT_CONNECTED: MachineState = {
   link: 'none',
   report: null,
   running: false,
+  isPaused: false,
+  isCable: false,
   beam: 'off',
   stop: 'none',
   finding: null,

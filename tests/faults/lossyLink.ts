@@ -1,13 +1,17 @@
 import {
+  createCableLink,
   createSession,
   impossible,
+  PLAIN_LINK,
   runLines,
+  type After,
   type BeamState,
   type ControllerLink,
   type RunEnd,
   type StopState,
 } from '../../src/core/controller'
 import { createStandIn } from '../../src/core/workshop'
+import { CableMachine } from '../cableMachine'
 import { HERON_SPEC } from '../handMachine'
 
 /** What a link may do to a line on its way; `deaf` and `cut` to all lines behind it too. */
@@ -41,7 +45,7 @@ const TICK = 0.04
 const LONGEST = 40
 
 /** Runs a program on a stand-in over a link with one fault (or none), on a clock of its own. */
-export async function tryLink(fault: LinkFault | null): Promise<Trial> {
+export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable' = 'stand-in'): Promise<Trial> {
   let now = 0
   let timers: { readonly due: number; readonly act: () => void }[] = []
   let hear: (line: string | null) => void = () => undefined
@@ -56,10 +60,13 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
   const struck = (): void => {
     if (seen.faultAt < 0) seen.faultAt = now
   }
-  const say = (line: string): void => {
+  /** What the machine itself knows, whatever becomes of its lines. */
+  const saw = (line: string): void => {
     if (line === 'ended') machine.ended = true
     const done = /^at run \S+ \S+ \S+ (\S+)$/.exec(line)?.[1]
     if (done !== undefined) trueDone = Math.max(trueDone, Number(done))
+  }
+  const say = (line: string): void => {
     const n = seen.in++
     if (fault?.way === 'in' && (n === fault.at || (fault.kind === 'deaf' && n > fault.at))) {
       struck()
@@ -67,38 +74,62 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
       if (fault.kind === 'gone') return void coming.push(null)
       if (fault.kind === 'garble') return void coming.push(`${line.slice(0, 3)}\u0000${line.slice(4)}`)
       if (fault.kind === 'twice') return void coming.push(line, line)
-      if (!line.startsWith('at ')) return void coming.push(line)
+      const [isState, power, place] = over === 'cable' ? [line.startsWith('state '), 7, 3] : [line.startsWith('at '), 4, 2]
+      if (!isState) return void coming.push(line)
       const words = line.split(' ')
-      words[fault.kind === 'wild power' ? 4 : 2] = fault.kind === 'wild power' ? '7.0000' : '99999.000'
+      words[fault.kind === 'wild power' ? power : place] = fault.kind === 'wild power' ? '7.0000' : '99999.000'
       return void coming.push(words.join(' '))
     }
     if (!seen.broken) coming.push(line)
   }
-  const standIn = createStandIn({ spec: HERON_SPEC, number: 41, say })
-  const link: ControllerLink = {
-    send(line) {
-      out.push({ line, afterFault: session.fault !== null })
-      const n = seen.out++
-      if (fault?.way === 'out' && (n === fault.at || (fault.kind !== 'drop' && n > fault.at))) {
-        struck()
-        if (fault.kind === 'gone' && !seen.broken) {
-          seen.broken = true
-          coming.push(null)
-        }
-        return
-      }
-      standIn.receive(line)
-    },
-    listen: (listener) => (hear = listener),
-    close: () => undefined,
+  const both = (line: string): void => {
+    saw(line)
+    say(line)
   }
+  const cable = over === 'cable' ? new CableMachine(say, 41, saw) : null
+  const standIn = cable?.standIn ?? createStandIn({ spec: HERON_SPEC, number: 41, say: both })
+  const after: After = (ms, act) => {
+    const timer = { due: now + ms / 1000, act }
+    timers.push(timer)
+    return () => (timers = timers.filter((it) => it !== timer))
+  }
+  /** The wire: lines one way, pieces of text the other; @returns whether it reaches the machine. */
+  const leaves = (line: string): boolean => {
+    out.push({ line, afterFault: session.fault !== null })
+    const n = seen.out++
+    if (fault?.way !== 'out' || !(n === fault.at || (fault.kind !== 'drop' && n > fault.at))) return true
+    struck()
+    if (fault.kind === 'gone' && !seen.broken) {
+      seen.broken = true
+      coming.push(null)
+    }
+    return false
+  }
+  const listen = (listener: (line: string | null) => void): void => void (hear = listener)
+  const link: ControllerLink =
+    cable === null
+      ? {
+          send(line) {
+            if (leaves(line)) standIn.receive(line)
+          },
+          listen,
+          close: () => undefined,
+        }
+      : createCableLink(
+          {
+            send(text) {
+              if (leaves(text.trimEnd())) cable.receive(text)
+            },
+            listen: (listener) => listen((line) => listener(line === null ? null : `${line}\n`)),
+            close: () => undefined,
+          },
+          PLAIN_LINK,
+          '{key} = {value}',
+          after,
+        )
   const session = createSession(
     link,
-    (ms, act) => {
-      const timer = { due: now + ms / 1000, act }
-      timers.push(timer)
-      return () => (timers = timers.filter((it) => it !== timer))
-    },
+    after,
     {
       onBeam: (it) => (beam = it),
       onStop: (it: StopState) => {
@@ -137,7 +168,7 @@ export async function tryLink(fault: LinkFault | null): Promise<Trial> {
     ranToItsEnd: machine.ended,
     trueDone: machine.ended ? 1 : trueDone,
     untrueOff: seen.untrueOff,
-    outAfterFault: behind.filter((it) => it !== 'stop'),
+    outAfterFault: behind.filter((it) => it !== 'stop' && it !== 'state'),
     stopFirst: session.fault === null || behind[0] === 'stop',
     secondsToKnow: seen.faultAt < 0 ? 0 : Math.max(0, Math.min(...known) - seen.faultAt),
     linesIn: seen.in,

@@ -16,7 +16,7 @@ import {
   type PathsOf,
 } from '../bench'
 import { calibrateShape } from '../calibrate'
-import { controllerShape } from '../controller'
+import { controllerShape, linkCardShape } from '../controller'
 import { electricalShape } from '../electrical'
 import { benchCardShape } from '../gcode'
 import { motionShape } from '../motion'
@@ -45,7 +45,7 @@ export const benchShape = group({
   calibrate: calibrateShape,
   safety: safetyShape,
   plan: planShape,
-  output: group({ card: benchCardShape }),
+  output: group({ card: benchCardShape, link: linkCardShape }),
 })
 
 export type Bench = Of<typeof benchShape>

@@ -1,5 +1,5 @@
 import { templateOf, type Fact, type Instrument } from '../bench'
-import { axisSettingsShape, type AxisSettings } from '../controller'
+import { axisSettingsShape, PLAIN_LINK, type AxisSettings } from '../controller'
 import { PLAIN_CARD, type BenchCard } from '../gcode'
 import { axisShape, type Axis } from '../motion'
 import { benchShape, type Bench } from './bench'
@@ -27,7 +27,7 @@ export function emptyBench(id: string, name: string, createdAt: string, units: B
     },
     motion: { ...bench.motion, axes: { x: axisTemplate('X', 1), y: axisTemplate('Y', 2) } },
     controller: { ...bench.controller, axes: { x: axisSettingsTemplate(), y: axisSettingsTemplate() } },
-    output: { card: plainBenchCard() },
+    output: { card: plainBenchCard(), link: PLAIN_LINK },
   }
 }
 

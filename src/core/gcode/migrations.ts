@@ -28,4 +28,24 @@ export const outputMigrations: readonly Migration[] = [
       card: { ...asJson(card), manner: 'block', inMove: '', arcs: 'arcs', numbered: 0, afterOn: 0, airOn: '', airOff: '' },
     }),
   },
+  { to: 10, why: 'how a controller is spoken with over a cable', up: (output) => ({ ...output, link: PLAIN_LINK_10 }) },
 ]
+
+const PLAIN_LINK_10 = {
+  baud: 115_200,
+  lineEnd: 'lf',
+  taken: 'ok',
+  refused: 'error',
+  acknowledges: 'taken',
+  greets: '',
+  remarks: '(',
+  list: 'list',
+  state: 'state',
+  stateIs: 'state {state} x {x} y {y} power {power}',
+  resting: 'rest',
+  fullPower: 1,
+  stop: 'stop',
+  pause: 'pause',
+  goOn: 'go on',
+  holds: 0,
+}

@@ -68,6 +68,7 @@ class SimulatedMachine implements StandIn {
   private job: Job | null = null
   private loaded: string[] = []
   private power = 0
+  private paused = false
   /** Share of the last program that was carried out. */
   private done = 0
   /** Reports of the program that runs. */
@@ -121,6 +122,10 @@ class SimulatedMachine implements StandIn {
 
   /** Lets a program run on. @returns Seconds that were left over when it had ended. */
   private runFor(job: Job, seconds: number): number {
+    if (this.paused) {
+      this.report()
+      return seconds
+    }
     const before = job.seconds
     const left = job.advance(seconds, (move) => this.carryOutMove(job, move))
     this.seconds += job.seconds - before
@@ -205,6 +210,13 @@ class SimulatedMachine implements StandIn {
       case 'run':
         if (this.job === null) this.start()
         else this.refuse(1, 1, 'it is running already')
+        break
+      case 'pause':
+      case 'resume':
+        this.paused = this.job !== null && verb === 'pause'
+        this.yes()
+        if (this.paused) this.power = 0
+        this.report()
         break
       case 'sheet':
         this.sheet.change()
@@ -301,6 +313,7 @@ class SimulatedMachine implements StandIn {
 
   private rest(): void {
     this.job = null
+    this.paused = false
     this.power = 0
   }
 }

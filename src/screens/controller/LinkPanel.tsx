@@ -1,12 +1,16 @@
 import { useState, type SyntheticEvent } from 'react'
 import type { StandInFault } from '../../core/workshop'
 import {
+  connectCable,
   connectStandIn,
   leaveMachine,
+  pauseMachine,
   readSettings,
   setClockRate,
   standInNumber,
   stopMachine,
+  tryLink,
+  type Tried,
   useBenchStore,
   useMachine,
   type ClockRate,
@@ -14,7 +18,8 @@ import {
   told,
   isDone,
 } from '../../state'
-import { Findings, Panel } from '../../ui'
+import { Findings, Panel, VerdictMark } from '../../ui'
+import { LinkCardEditor } from './LinkCardEditor'
 
 const RATES: readonly { readonly rate: ClockRate; readonly words: string }[] = [
   { rate: 1, words: 'as a real one' },
@@ -43,6 +48,53 @@ function NoLink() {
         machine with hidden errors to practise on.
       </p>
       <ConnectForm />
+      <Cable />
+    </div>
+  )
+}
+
+/** A real controller on a cable. */
+function Cable() {
+  const bench = useBenchStore((it) => it.bench)
+  const [said, say] = useState(DONE)
+  if (bench === null) return null
+  return (
+    <details className="mt-3">
+      <summary className="cursor-pointer text-[13px] font-[650]">A controller on a cable</summary>
+      <p className="mt-1 text-[13px] text-second">
+        Say how yours is spoken with, connect, then try the link with the beam’s supply off.
+      </p>
+      <LinkCardEditor bench={bench} />
+      <button type="button" className="button mt-2" onClick={() => void connectCable().then(say)}>
+        Choose its port and connect
+      </button>
+      <Findings findings={said} />
+    </details>
+  )
+}
+
+/** Tries list, state and stop of the machine on the cable. */
+function Handshake() {
+  const [tried, setTried] = useState<readonly Tried[] | null>(null)
+  return (
+    <div className="mt-2 text-[13px]">
+      <button type="button" className="button" onClick={() => void tryLink().then(setTried)}>
+        Try the link
+      </button>
+      {tried !== null && (
+        <ul className="m-0 mt-1 list-none p-0" role="status">
+          {tried.map((it) => (
+            <li key={it.what} className="flex gap-2 border-b border-rule py-1">
+              <span className="pt-1">
+                <VerdictMark mark={it.isGood ? 'good' : 'look'} />
+              </span>
+              <span>
+                <b>{it.what}.</b> {it.said}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   )
 }
@@ -137,25 +189,41 @@ function Rates({ rate, choose }: { readonly rate: ClockRate; readonly choose: (r
 }
 
 function Linked() {
-  const { link, running, rate, lines, beam } = useMachine()
+  const { link, running, rate, lines, beam, isPaused, isCable } = useMachine()
   const number = standInNumber(useBenchStore((it) => it.bench?.id ?? ''))
   return (
     <div className="py-2">
       <p>
-        Stand-in <span className="num">{number}</span>: {sayLink(link, running, beam)}
+        {isCable ? (
+          'The controller on the cable'
+        ) : (
+          <>
+            Stand-in <span className="num">{number}</span>
+          </>
+        )}
+        : {isPaused ? 'held, beam off' : sayLink(link, running, beam)}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
         <button type="button" className="button" disabled={!running && beam === 'off'} onClick={stopMachine}>
           Beam off and stop
         </button>
+        {running && (
+          <button type="button" className="button" onClick={() => void pauseMachine(!isPaused)}>
+            {isPaused ? 'Let it go on' : 'Hold it'}
+          </button>
+        )}
         <button type="button" className="button" onClick={() => void leaveMachine()}>
           {link === 'faulted' ? 'Let go of it' : 'Disconnect'}
         </button>
       </div>
-      <label className="mt-2 flex items-center justify-between gap-3 text-[13px]">
-        Its clock runs
-        <Rates rate={rate} choose={setClockRate} />
-      </label>
+      {isCable ? (
+        link === 'open' && !running && <Handshake />
+      ) : (
+        <label className="mt-2 flex items-center justify-between gap-3 text-[13px]">
+          Its clock runs
+          <Rates rate={rate} choose={setClockRate} />
+        </label>
+      )}
       <details className="mt-2 text-[13px]">
         <summary className="cursor-pointer text-second">What was said on the link</summary>
         <pre

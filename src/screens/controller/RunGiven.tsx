@@ -120,7 +120,8 @@ function NextRun({ bench }: { readonly bench: Bench }) {
             </option>
           ))}
         </select>
-        .
+        . It is good for <FactField path="calibrate.goodDays" />, or <FactField path="calibrate.goodHours" /> of work; the machine
+        has run <FactField path="calibrate.hours" />.
       </Sentence>
       {plan.ok ? (
         <ul className="m-0 mt-1 max-w-[46rem] list-none p-0 text-[13px] text-second">

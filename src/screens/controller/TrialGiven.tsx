@@ -92,6 +92,7 @@ function TrialGiven({ part }: { readonly part: string }) {
       ) : (
         <TrialReadings key={id} bench={bench} kind={kind} id={id} trial={trial} />
       )}
+      <OtherKinds part={part} shown={id === null || trial === undefined ? kind : null} />
       <Instruments bench={bench} />
       <CardEditor bench={bench} />
     </div>
@@ -131,6 +132,22 @@ function Kinds({ part, kind }: { readonly part: string; readonly kind: TrialKind
         </Choice>
       ))}
     </div>
+  )
+}
+
+/** What the other patterns of the part are laid out with. */
+function OtherKinds({ part, shown }: { readonly part: string; readonly shown: TrialKindId | null }) {
+  const others = kindsOf(part).filter((it) => it !== shown)
+  if (others.length === 0) return null
+  return (
+    <details className="no-print">
+      <summary className="cursor-pointer text-[13px] font-[650]">
+        {shown === null ? 'What the next pattern is laid out with' : 'What the other patterns are laid out with'}
+      </summary>
+      {others.map((it) => (
+        <Sentence key={it}>{SENTENCES[it]}</Sentence>
+      ))}
+    </details>
   )
 }
 
@@ -188,7 +205,7 @@ function NextTrial({ bench, kind }: { readonly bench: Bench; readonly kind: Tria
             </option>
           ))}
         </select>
-        . The machine has run <FactField path="calibrate.hours" />.
+        .
       </Sentence>
       {plan.ok ? (
         <HandOut

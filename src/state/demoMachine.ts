@@ -1,11 +1,13 @@
+import { practiceOf } from '../core/document'
 import { useBenchStore } from './benchStore'
 import { useMachine } from './machineStore'
 
-/** The demo is connected to its stand-in as soon as it is open; any other bench is when it is asked for. */
+/** The demo and a practice machine are connected as soon as their bench is open; any other bench is when it is asked for. */
 export async function connectDemo(): Promise<void> {
   const { bench } = useBenchStore.getState()
-  if (bench?.id !== 'heron' || useMachine.getState().link !== 'none') return
+  if (bench === null || useMachine.getState().link !== 'none') return
+  if (bench.id !== 'heron' && practiceOf(bench.id) === null) return
   const { connectStandIn, standInNumber } = await import('./machine')
-  const [finding] = await connectStandIn(standInNumber('heron'), 10, null)
+  const [finding] = await connectStandIn(standInNumber(bench.id), 10, null)
   if (finding !== undefined) useMachine.setState({ finding })
 }

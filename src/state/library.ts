@@ -1,6 +1,7 @@
 import type { Finding, Outcome } from '../core/units'
 import { recordOf, type BenchRecord } from '../core/bench'
-import { emptyBench, type Bench } from '../core/document'
+import { emptyBench, practiceId, type Bench } from '../core/document'
+import type { Grade } from '../core/workshop'
 import { copyBundle } from '../data/copy'
 import type { BenchBundle, BenchSummary, FileRow, RawBench, SaveResult } from '../data'
 import { closeInStore, openUnsaved, useBenchStore, type SaveState } from './benchStore'
@@ -26,6 +27,13 @@ export function createBench(name: string, units: Bench['units']): Promise<Outcom
 export async function openDemo(): Promise<Outcome<string>> {
   if (await isHere('heron')) return { ok: true, value: 'heron', findings: [] }
   return keepOrShow((await import('../data/heron')).heron())
+}
+
+/** Opens the practice machine of a grade and a number: the one that is here, or a new one. */
+export async function openPractice(grade: Grade, number: number): Promise<Outcome<string>> {
+  const id = practiceId(grade, number)
+  if (await isHere(id)) return { ok: true, value: id, findings: [] }
+  return keepOrShow((await import('../data/practiceBench')).practiceBench(grade, number, new Date().toISOString()))
 }
 
 /** Opens the second demo, the retrofit: the one that is here, or a new one. */

@@ -15,7 +15,7 @@ import {
   type StateReport,
   type StopState,
 } from '../core/controller'
-import { axisIds, type Bench } from '../core/document'
+import { axisIds, practiceOf, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
 import type { MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
@@ -23,6 +23,7 @@ import type { ClockRate, Metered, WorkshopWorker } from '../workers/workshop.wor
 import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
+import { mendsOf } from './mends'
 import { holdSession, mayBeLit, NOT_CONNECTED, useMachine } from './machineStore'
 import { engineOf } from './evaluate'
 import { useSession } from './session'
@@ -69,8 +70,13 @@ let open: {
   readonly unwatch: () => void
 } | null = null
 
+/** What was set in the stand-in of a bench; nothing where none was connected. */
+export function standInSettings(benchId: string): Readonly<Record<string, string>> {
+  return useStandIns.getState().byBench[benchId]?.settings ?? {}
+}
+
 /** What the stand-in is built as: the open bench's nominal drive train, travel and power. */
-function specOf(bench: Bench): StandInSpec | string {
+export function specOf(bench: Bench): StandInSpec | string {
   const engine = engineOf(bench)
   const of = (letter: string): { steps: number; travel: number } | null => {
     const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
@@ -96,12 +102,15 @@ const START_PATIENCE = 10_000
  * Connects the stand-in of a number. The same number hides the same machine; what was set in it stays set.
  * @returns What stands in the way.
  */
-export async function connectStandIn(number: number, rate: ClockRate, fault: StandInFault | null): Promise<Told> {
+export async function connectStandIn(asked: number, rate: ClockRate, fault: StandInFault | null): Promise<Told> {
   if (!(await leaveMachine())) return told(NOT_STOPPED)
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   const spec = specOf(bench)
   if (typeof spec === 'string') return told(spec)
+  const practised = practiceOf(bench.id)
+  const number = practised?.number ?? asked
+  const practice = practised === null ? null : { grade: practised.grade, mends: mendsOf(bench.id) }
   const worker = new Worker(new URL('../workers/workshop.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<WorkshopWorker>(worker)
   useMachine.setState({ ...NOT_CONNECTED, link: 'opening', rate })
@@ -129,7 +138,7 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
   const begun = await startedOr(
     worker,
     remote.start(
-      { spec, number, settings, fault, rate, noise },
+      { spec, number, settings, fault, rate, noise, practice },
       Comlink.proxy((line: string) => hear(line)),
     ),
   )
@@ -139,7 +148,8 @@ export async function connectStandIn(number: number, rate: ClockRate, fault: Sta
     return told(begun)
   }
   worker.onerror = () => hear(null)
-  keepSettings(number, bench.id, settings)
+  keepSettings(number, bench.id, await remote.settings())
+  if (open !== mine) return told('Another connection was made meanwhile.')
   useMachine.setState({ link: 'open' })
   return DONE
 }

@@ -1,15 +1,19 @@
 import * as Comlink from 'comlink'
 import {
   createStandIn,
+  drawPractice,
   hiddenTone,
   hiddenVolts,
   lightReading,
+  mended,
   meterReading,
   pluckedSound,
   readCalipers,
   seeded,
+  type Grade,
   type Hidden,
   type Mark,
+  type Mend,
   type MeterCircuit,
   type Random,
   type Reading,
@@ -27,6 +31,8 @@ export interface StandInStart {
   readonly number: number
   readonly settings: Readonly<Record<string, string>>
   readonly fault: StandInFault | null
+  /** A practice machine of this grade, and what was done to it with a spanner. */
+  readonly practice: { readonly grade: Grade; readonly mends: readonly Mend[] } | null
   readonly rate: ClockRate
   /** Draws the noise of the calipers: another number, other noise. */
   readonly noise: number
@@ -84,7 +90,9 @@ const api: WorkshopWorker = {
     rate = options.rate
     number = options.number
     noise = seeded(options.noise)
-    standIn = createStandIn({ ...options, say: hear })
+    const { practice, spec } = options
+    const hidden = practice?.mends.reduce(mended, drawPractice(number, practice.grade, spec).hidden)
+    standIn = createStandIn({ ...options, say: hear, ...(hidden === undefined ? {} : { hidden }) })
   },
   receive(line) {
     standIn?.receive(line)

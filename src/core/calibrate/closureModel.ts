@@ -86,8 +86,27 @@ interface Setting {
 
 const plainly = (mean: number, extra = 0): Expected => ({ parts: [{ share: 1, mean, extra }] })
 
+/** Settings of the causes that have no closed form: they stay the same however late the light is. */
+interface Grids {
+  readonly loose: readonly Expect[]
+  readonly misses: readonly Expect[]
+}
+
+function gridsOf(cycle: number): Grids {
+  return {
+    loose: SAGS.flatMap((m) => SPREADS.map((c) => remembered(() => plainly(m, c * m)))),
+    misses: FEW_PLAYS.flatMap((play) => CHANCES.map((q) => remembered(({ gentle }) => missing(play, gentle ? q / 4 : q, cycle)))),
+  }
+}
+
+/** What does not hang on the way is made once for rough moves and once for gentle ones. */
+function remembered(make: Expect): Expect {
+  const [rough, gentle] = [make({ path: 0, gentle: false }), make({ path: 0, gentle: true })]
+  return (of) => (of.gentle ? gentle : rough)
+}
+
 /** A cause over its unknowns: what follows a straight line is summed in closed form, the rest over a grid. */
-function settingsOf(cause: AxisCause, readings: readonly Along[], u: number, cycle: number): readonly Setting[] {
+function settingsOf(cause: AxisCause, readings: readonly Along[], u: number, grids: Grids): readonly Setting[] {
   const over = (expects: readonly Expect[]): readonly Setting[] =>
     expects.map((expect) => ({
       expect,
@@ -109,17 +128,8 @@ function settingsOf(cause: AxisCause, readings: readonly Along[], u: number, cyc
         }),
       )
     case 'loose':
-      return over(SAGS.flatMap((m) => SPREADS.map((c) => () => plainly(m, c * m))))
     case 'misses':
-      return over(
-        FEW_PLAYS.flatMap((play) =>
-          CHANCES.map(
-            (q): Expect =>
-              ({ gentle }) =>
-                missing(play, gentle ? q / 4 : q, cycle),
-          ),
-        ),
-      )
+      return over(grids[cause])
   }
 }
 
@@ -250,13 +260,14 @@ export function diagnoseClosure(gaps: readonly Gap[], { u, cycle }: ClosureConte
   const of = (axis: 'x' | 'y') => {
     requireInRange(`cycle ${axis}`, cycle[axis], Number.MIN_VALUE, Number.MAX_VALUE, 'mm')
     const readings = along(gaps, axis)
+    const grids = gridsOf(cycle[axis])
     return AXIS_CAUSES.map((cause): AxisAccount => {
       const by = latest.map(({ late }) =>
         settingsOf(
           cause,
           readings.map((it) => ({ ...it, gap: it.gap + (it.isFirst ? late : 0) })),
           u,
-          cycle[axis],
+          grids,
         ),
       )
       return { cause, by, evidence: by.map((it) => it.reduce((sum, one) => sum + one.evidence, 0)) }

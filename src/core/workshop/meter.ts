@@ -125,3 +125,19 @@ export function lightReading(
   const read = watts * (1 + off) * curveOf(share ?? 1, number) * (1 + 0.01 * normal(random)) + 0.00005 * Math.abs(normal(random))
   return { watts: Math.round(read * 1e4) / 1e4, u: Math.hypot(0.01 * read, 0.0001, share === null ? LIGHT_SCALE * read : 0) }
 }
+
+/**
+ * The share of full power at which the stand-in's head really gives a share of its most light.
+ * @param fraction 0…1. @param number Which stand-in it is. @returns 0…1.
+ * Valid: a curve that rises. Source: bisection on the hidden curve.
+ * @example hiddenShareFor(1, 1) // 1
+ */
+export function hiddenShareFor(fraction: number, number: number): number {
+  let [low, high] = [0, 1]
+  for (let i = 0; i < 60 && high - low > 0; i++) {
+    const middle = (low + high) / 2
+    if (curveOf(middle, number) < fraction) low = middle
+    else high = middle
+  }
+  return high
+}

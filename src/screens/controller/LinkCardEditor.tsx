@@ -44,7 +44,7 @@ export function LinkCardEditor({ bench }: { readonly bench: Bench }) {
     return value > 0 ? keep('fullPower', value) : told('Type a number above 0.')
   }
   return (
-    <div className="mt-2 grid gap-y-2 text-[13px]">
+    <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-y-2 text-[13px]">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <PlainField
           label="Signs a second (baud)"

@@ -5,6 +5,7 @@ import { RunPlate } from './RunPlate'
 import { SettingsGiven } from './SettingsGiven'
 import { SettingsPlate } from './SettingsPlate'
 import { HomingGiven, HomingPlate, HomingSide } from './Homing'
+import { PracticeGiven, PracticePlate, PracticeSide } from './Practice'
 import { trialGivenOf } from './TrialGiven'
 import { trialPlateOf } from './TrialPlate'
 import { trialSideOf } from './TrialSide'
@@ -22,5 +23,6 @@ export const sheets = {
   delay: trialSheet('delay'),
   curve: { plate: CurvePlate, given: CurveGiven, side: CurveSide },
   limits: trialSheet('limits'),
+  practice: { plate: PracticePlate, given: PracticeGiven, side: PracticeSide },
   homing: { plate: HomingPlate, given: HomingGiven, side: HomingSide },
 }

@@ -1,3 +1,4 @@
+import { practiceOf } from '../../core/document'
 import { stage } from '../../ui/stage'
 
 export const controller = stage({
@@ -10,10 +11,11 @@ export const controller = stage({
     { id: 'run', name: 'Scale run' },
     { id: 'shape', name: 'Shape', domains: ['trials'] },
     { id: 'closure', name: 'Closure', domains: ['trials'] },
-    { id: 'delay', name: 'Delays', domains: ['trials'] },
+    { id: 'delay', name: 'Delay', domains: ['trials'] },
     { id: 'curve', name: 'Power' },
     { id: 'limits', name: 'Limits', domains: ['trials'] },
     { id: 'homing', name: 'Homing', domains: ['trials'] },
+    { id: 'practice', name: 'Practice', domains: ['trials'], when: ({ id }) => practiceOf(id) !== null },
   ],
   domains: ['calibrate', 'motion', 'electrical'],
   words: async () => (await import('./words')).words,

@@ -23,6 +23,10 @@ export const words = {
     question: 'How hard and how fast may it go?',
     about: 'A thousand moves between two ticks, and lines that rise in speed until dots show.',
   },
+  practice: {
+    question: 'How near to the ideal is this practice machine?',
+    about: 'Find what is hidden in it, mend it, prove it; then see the truth beside what you found.',
+  },
   homing: {
     question: 'Do the axes go right, and does stop stop the beam?',
     about: 'Try each axis and each way to stop, and write down what happened.',

@@ -8,6 +8,7 @@ import {
   importFile,
   NEXT,
   openDemo,
+  openPractice,
   openSecondDemo,
   wordsOf,
   type BenchSummary,
@@ -62,6 +63,7 @@ export function Start() {
                   Open the retrofit demo
                 </button>
               </Way>
+              <PracticeWay open={(made) => open(made, 'controller')} />
               <NewBench open={(made) => open(made, NEXT)} />
               <OpenFile open={open} />
             </ul>
@@ -91,6 +93,51 @@ function Way({ words, children }: { readonly words: string; readonly children: R
       <p>{words}</p>
       <div className="grid gap-2">{children}</div>
     </li>
+  )
+}
+
+/** A machine with hidden errors and faults, to be commissioned for a score. */
+function PracticeWay({ open }: { readonly open: (outcome: Outcome<string>) => void }) {
+  const [grade, setGrade] = useState<'1' | '2' | '3'>('1')
+  const [number, setNumber] = useState(() => String(1 + ((crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) % 99_999)))
+  const isNumber = /^[1-9]\d{0,5}$/.test(number.trim())
+  const submit = (event: SyntheticEvent): void => {
+    event.preventDefault()
+    if (isNumber) void openPractice(Number(grade) as 1 | 2 | 3, Number(number)).then(open)
+  }
+  return (
+    <Way words="Practise: a machine of the stand-in with errors and faults that nobody has told you. Commission it, then see the truth and your score. Nothing of it is real.">
+      <form className="grid gap-2" onSubmit={submit}>
+        <div className="flex gap-3">
+          <label className="grid gap-1 text-[13px] text-second">
+            Grade
+            <select
+              className="input text-[15px] text-ink"
+              value={grade}
+              onChange={(event) => setGrade(event.target.value as '1')}
+            >
+              <option value="1">1, no faults</option>
+              <option value="2">2, one fault</option>
+              <option value="3">3, two faults</option>
+            </select>
+          </label>
+          <label className="grid flex-1 gap-1 text-[13px] text-second">
+            Its number
+            <input
+              className="input num w-full text-[15px] text-ink"
+              inputMode="numeric"
+              value={number}
+              aria-invalid={!isNumber}
+              onChange={(event) => setNumber(event.target.value)}
+            />
+          </label>
+        </div>
+        {!isNumber && <p className="text-[13px]">A whole number from 1 to 999 999; the same number draws the same machine.</p>}
+        <button type="submit" className="button" disabled={!isNumber}>
+          Practise on it
+        </button>
+      </form>
+    </Way>
   )
 }
 

@@ -3,6 +3,7 @@ import {
   layoutOf,
   newestTrial,
   onDelay,
+  readingOfMarks,
   TRIALS,
   type Trial,
   type TrialKindId,
@@ -12,6 +13,7 @@ import {
 } from '../core/calibrate'
 import { benchFactSpec, type Bench } from '../core/document'
 import { asCommanded } from '../core/gcode'
+import { smallestStep } from '../core/motion'
 import { refused, type Outcome } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, setFact, useBenchStore } from './benchStore'
@@ -129,8 +131,10 @@ export function enterTrialReading(kind: TrialKindId, id: string, def: TrialReadi
   const known = instrument === undefined ? null : { id: trial.instrument, ...instrument, min: -instrument.max }
   const read = enterFact({ typed, origin: 'measured', instrument: known, at: new Date().toISOString() }, spec, bench.units)
   if (!read.ok) return read.findings
-  const u = standardUncertainty(read.value.doubt)
-  return [...read.findings, ...setFact(path, { ...read.value, doubt: { kind: 'standard', u: u > 0 ? u : USUAL_U } }, def.words)]
+  const own = standardUncertainty(read.value.doubt)
+  const step = shownNumber(engineOf(bench).value(smallestStep, trial.axes.x).result) ?? 0
+  const u = readingOfMarks(own > 0 ? own : USUAL_U, step)
+  return [...read.findings, ...setFact(path, { ...read.value, doubt: { kind: 'standard', u } }, def.words)]
 }
 
 /** Standard uncertainty of a reading whose instrument does not say, mm. (common practice) */

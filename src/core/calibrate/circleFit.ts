@@ -31,6 +31,8 @@ export interface CircleFit {
 
 const UNKNOWNS = 6
 const ROUNDS = 12
+/** A step smaller than this, mm or a share, changes nothing that could be read. */
+const SETTLED = 1e-10
 
 type Six = readonly [scaleX: number, scaleY: number, skewRad: number, playX: number, playY: number, width: number]
 
@@ -89,6 +91,7 @@ export function fitCircles(readings: readonly CircleReading[]): CircleFit | null
     const step = solveLinear(normal, right)
     if (step === null) return null
     at = at.map((it, i) => it + (step[i] ?? 0)) as unknown as Six
+    if (step.every((it) => Math.abs(it) < SETTLED)) break
   }
   const [scaleX, scaleY, skewRad, playX, playY, width] = at
   const residuals = readings.map((it) => it.measured - circleWidth(it, at))

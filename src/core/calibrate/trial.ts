@@ -136,6 +136,16 @@ export function sameLine(power: number, speed: number, at: number): number {
 }
 
 /**
+ * Standard uncertainty of what is read between two burnt marks: the reading's own, and that each mark lies on a whole step.
+ * @param u Of the reading, mm. @param step Smallest step of the axis, mm. @returns mm.
+ * Valid: steps that fall anyhow. Source: JCGM 100:2008, 4.3.7: step/√12 for each of two marks.
+ * @example readingOfMarks(0.02, 0.0125) // 0.02064
+ */
+export function readingOfMarks(u: number, step: number): number {
+  return Math.hypot(u, step / Math.sqrt(6))
+}
+
+/**
  * Values from one to another, each the same more than the one before. @param count Two or more.
  * Valid: any ends. Source: by definition. @example evenly(10, 60, 6) // [10, 20, 30, 40, 50, 60]
  */

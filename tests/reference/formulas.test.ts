@@ -52,7 +52,7 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ...['calibrate.onDelay', 'calibrate.offDelay', 'calibrate.lateLength', 'calibrate.worstGap', 'calibrate.lostWay'],
     ...['calibrate.circleScale', 'calibrate.circlePlay', 'calibrate.circleSkew', 'calibrate.rectangleSkew'],
     ...['calibrate.alternatePlay', 'calibrate.alternateDelay', 'calibrate.lostRoom', 'calibrate.frequencyWise'],
-    ...['calibrate.daysLeft', 'calibrate.hoursLeft'],
+    ...['calibrate.daysLeft', 'calibrate.hoursLeft', 'calibrate.spanScale', 'calibrate.spanSteps'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
   'solved for, or worked along a path or from a table of a standard': [
@@ -97,7 +97,11 @@ function withTrials(bench: Bench): Bench {
     const more = { order, at: '2026-11-14T12:00:00.000Z', axes: { x: 'x', y: 'y' }, instrument: '', hours: 3600 }
     return [kind, { t: { ...trialShape(kind), ...more, readings, picks: { dotted: 8 } } }]
   })
-  return setAt(bench, 'calibrate.trials', Object.fromEntries(made))
+  const spans = [20, 40, 60].map((commanded, order) => {
+    const span = { order, axis: 'y', inForce: 80, commanded, measured: { ...at, value: commanded * 1.01, typed: '1' } }
+    return [`s${order}`, span] as const
+  })
+  return setAt(setAt(bench, 'calibrate.trials', Object.fromEntries(made)), 'calibrate.spans', Object.fromEntries(spans))
 }
 
 /** The demo on other kinematics, its carriage on rails, with heights of its bed. */
@@ -168,6 +172,8 @@ const benches: readonly (readonly [string, Bench])[] = [
       'plan.room.free': 600,
       'plan.room.machine': 420,
       'calibrate.hours': 7200,
+      'calibrate.visibleFrom': 0.008,
+      'calibrate.marksFrom': 0.06,
       'calibrate.stops.stop.seconds': 0.1,
       'calibrate.stops.stop.reach': 400,
       'controller.axes.x.tried.pullOff': 2,

@@ -117,6 +117,30 @@ export const zeroRoom = figure({
   },
 })
 
+export const sightSeen = figure({
+  id: 'calibrate.sightSeen',
+  label: 'Sighting power above what is seen by',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: 'm = \\v{s} - \\v{v}',
+  symbols: { s: 'calibrate.sightPower', v: 'calibrate.visibleFrom' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work: (view): number => view.bench.calibrate.sightPower - view.bench.calibrate.visibleFrom,
+})
+
+export const sightUnmarked = figure({
+  id: 'calibrate.sightUnmarked',
+  label: 'Sighting power below half of what marks by',
+  quantity: 'ratio',
+  show: { metric: 'percent', inch: 'percent' },
+  formula: 'm = \\tfrac12\\v{k} - \\v{s}',
+  symbols: { s: 'calibrate.sightPower', k: 'calibrate.marksFrom' },
+  source: 'Half of it leaves room for darker material and a warm diode (common practice).',
+  doubt: 'nudge',
+  work: (view): number => view.bench.calibrate.marksFrom / 2 - view.bench.calibrate.sightPower,
+})
+
 /** Shares of the most light that the table gives powers for, in percent. */
 export const LIGHTS = ['10', '20', '30', '40', '50', '60', '70', '80', '90', '100'] as const
 const aLight = subjectOf<CalibrateBench>()('share of light', ({ calibrate }): [percent: string][] =>

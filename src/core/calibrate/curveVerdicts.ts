@@ -1,5 +1,5 @@
 import { verdictOf } from '../bench'
-import { curveOff, curveThreshold, straightRoom, zeroRoom } from './curveFigures'
+import { curveOff, curveThreshold, sightSeen, sightUnmarked, straightRoom, zeroRoom } from './curveFigures'
 import type { CalibrateBench } from './slice'
 
 const verdict = verdictOf<CalibrateBench>()
@@ -45,4 +45,45 @@ export const darkAtZero = verdict({
           why: `${figure(zeroRoom)} of room to 1 mW: eyewear on whenever the head has power, and mend its driver’s zero.`,
           next: NEXT,
         },
+})
+
+export const sightIsSeen = verdict({
+  id: 'calibrate.sightIsSeen',
+  stage: 'controller',
+  part: 'curve',
+  margin: sightSeen,
+  when: ({ calibrate }) => calibrate.visibleFrom.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  short: 'look',
+  say: ({ mark, fact }) => {
+    const both = `${fact('calibrate.sightPower')} for sighting, seen from ${fact('calibrate.visibleFrom')} on`
+    if (mark === 'good' || mark === 'look')
+      return { head: 'The sighting spot is seen', why: `${both}. Through eyewear it is not: that is no reason to take it off.` }
+    return {
+      head: mark === 'unknown' ? 'Is the sighting spot seen?' : 'The sighting spot is not seen',
+      why: `${both}: raise it, or find places with a camera.`,
+      next: { words: 'See the sighting power', path: 'calibrate.sightPower' },
+    }
+  },
+})
+
+export const sightLeavesNoMark = verdict({
+  id: 'calibrate.sightLeavesNoMark',
+  stage: 'controller',
+  part: 'curve',
+  margin: sightUnmarked,
+  when: ({ calibrate }) => calibrate.marksFrom.value !== null,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, fact }) => {
+    const both = `${fact('calibrate.sightPower')} for sighting; standing still it marks from ${fact('calibrate.marksFrom')} on`
+    if (mark === 'good' || mark === 'look')
+      return { head: 'Sighting leaves no mark', why: `${both}. It is a beam all the same: eyewear on.` }
+    return {
+      head: mark === 'unknown' ? 'Does sighting leave a mark?' : 'Sighting marks the work',
+      why: `${both}: less than half of that leaves room for darker material.`,
+      next: { words: 'Lower the sighting power', path: 'calibrate.sightPower' },
+    }
+  },
 })

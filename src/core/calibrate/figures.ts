@@ -6,7 +6,7 @@ import { readingDefs } from './layout'
 import { calibratedSteps } from './scale'
 import type { ScaleRun } from './runSlice'
 import type { CalibrateBench } from './slice'
-import { aRun, aRunAlong, aRunAxis } from './subjects'
+import { anAxisBySpans, aRun, aRunAlong, aRunAxis } from './subjects'
 import { anAxis } from '../motion'
 
 export type CalibrateView = CalibrateBench & ControllerBench & MotionBench
@@ -224,17 +224,55 @@ export const stepsFound = figure({
   },
 })
 
+/** In place of a run's id where an axis's steps follow its spans. */
+export const BY_SPANS = 'spans'
+
+/** Spans of an axis that were moved with the steps that the newest of them was moved with. */
+function spansByHand(view: View<CalibrateView>, axisId: string) {
+  const own = Object.values(view.bench.calibrate.spans).filter((it) => it.axis === axisId)
+  const newest = own.reduce<(typeof own)[number] | null>((last, it) => (last === null || it.order > last.order ? it : last), null)
+  const alike = own.filter((it) => it.inForce === newest?.inForce)
+  if (newest === null || new Set(alike.map((it) => it.commanded)).size < 2)
+    throw new NotYet('measure two different spans of this axis')
+  return { inForce: newest.inForce, spans: alike.map(({ commanded, measured }) => ({ commanded, measured })) }
+}
+
+export const spanScale = figure({
+  id: 'calibrate.spanScale',
+  of: anAxisBySpans,
+  label: 'Millimetres moved for one commanded, by hand',
+  quantity: 'ratio',
+  formula: 'b = \\dfrac{\\sum (\\ell - \\bar\\ell)(r - \\bar r)}{\\sum (\\ell - \\bar\\ell)^2}',
+  symbols: {},
+  source: LINE,
+  doubt: 'nudge',
+  work: (view, axisId: string): number => fitLine(spansByHand(view, axisId).spans).slope,
+})
+
+export const spanSteps = figure({
+  id: 'calibrate.spanSteps',
+  of: anAxisBySpans,
+  label: 'Steps that the spans ask for',
+  quantity: 'stepsPerLength',
+  formula: 's = \\dfrac{s_{\\mathrm{then}}}{\\v{b}}',
+  symbols: { b: '=calibrate.spanScale|{0}' },
+  source: 'By definition: new = old / slope.',
+  doubt: 'nudge',
+  work: (view, axisId: string): number => calibratedSteps(spansByHand(view, axisId).inForce, view.figure(spanScale, axisId)),
+})
+
 export const calibratedStepsOf = figure({
   id: 'calibrate.steps',
   of: anAxis,
   label: 'Steps by the bench',
   quantity: 'stepsPerLength',
-  formula: 's = \\text{those that the applied run asks for, else the nominal ones}',
+  formula: 's = \\text{those that the applied run or the spans ask for, else the nominal ones}',
   symbols: {},
   source: 'The scale run that is applied to the axis; without one, the drive train.',
   doubt: 'nudge',
   work(view, axisId: string): number {
     const runId = view.bench.calibrate.applied[axisId]
+    if (runId === BY_SPANS) return view.figure(spanSteps, axisId)
     return runId === undefined ? view.figure(steps, axisId) : view.figure(stepsFound, runId, axisId)
   },
 })

@@ -3,6 +3,11 @@ export const calibrateHints: Readonly<Record<string, string>> = {
   'calibrate.wantedShare': '0.1 % is 0.3 mm over 300 mm.',
   'calibrate.sightPower': 'The least power at which the spot can be seen; it marks nothing.',
   'calibrate.rampTo': 'Higher for hard or light material.',
+  'calibrate.visibleFrom':
+    'Through eyewear made for the beam, or with a camera: raise the power until the spot shows on white card.',
+  'calibrate.marksFrom': 'Let the spot stand for ten seconds on the palest material you use, a little more each time.',
+  'calibrate.spans.*.measured':
+    'Move it by hand from the machine’s own keys, always from the same side; gauge blocks or calipers against a stop.',
   'calibrate.markPower': 'Burn the ramp and take the first line that can be seen well.',
   'calibrate.runs.*.readings.*': 'Like edge to like edge, as the plate shows.',
   'calibrate.delaySlowest': 'Slow enough that hardly anything is missing.',

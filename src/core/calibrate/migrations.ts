@@ -4,6 +4,9 @@ const NOT_STOPPED = { went: thenChosen(null), seconds: thenBlank('ms'), reach: t
 const mm = (value: number) => thenGuess(value, String(value), 'mm')
 const mmPerS = (value: number) => thenGuess(value, String(value), 'mm/s')
 const WITH_TRIALS = {
+  spans: {},
+  visibleFrom: thenBlank('percent'),
+  marksFrom: thenBlank('percent'),
   delaySlowest: mmPerS(10),
   delayFastest: mmPerS(60),
   outlineSmall: mm(20),

@@ -12,6 +12,18 @@ export const curvePointShape = group({
   light: fact({ label: 'Light', quantity: 'power', min: 0, max: 1000 }),
 })
 
+/** A span of an axis that a scale run does not reach, commanded by hand and measured. */
+export const spanShape = group({
+  order: bare(),
+  /** Id of the axis. */
+  axis: text(1, 200),
+  /** Steps per millimetre in the machine when it was moved. */
+  inForce: bare({ above: 0 }),
+  /** mm. */
+  commanded: bare({ above: 0 }),
+  measured: fact({ label: 'Measured span', quantity: 'length', min: 0.01, max: 10_000 }),
+})
+
 /** Calibration of the axes: what is wanted, how it is marked, and the runs. */
 export const calibrateShape = group(
   {
@@ -82,6 +94,25 @@ export const calibrateShape = group(
     }),
     /** Which run an axis's steps follow; none: the drive train's. */
     applied: many(text(0, 200)),
+    /** Spans of the axes that are moved by hand. */
+    spans: many(spanShape, { label: ({ label, thing }) => `${label} of ${thing.commanded} mm` }),
+    /** From which power the spot can be seen, and up to which it leaves no mark. */
+    visibleFrom: fact({
+      part: 'curve',
+      label: 'Least power at which the spot is seen',
+      quantity: 'ratio',
+      min: 0.0001,
+      max: 0.5,
+      unit: 'percent',
+    }),
+    marksFrom: fact({
+      part: 'curve',
+      label: 'Least power that leaves a mark when it stands still',
+      quantity: 'ratio',
+      min: 0.0001,
+      max: 1,
+      unit: 'percent',
+    }),
     ...trialParts,
   },
   { stage: 'controller', part: 'run' },

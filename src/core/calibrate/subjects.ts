@@ -6,6 +6,11 @@ const subject = subjectOf<CalibrateBench>()
 /** Every scale run. */
 export const aRun = subject('run', ({ calibrate }): [runId: string][] => Object.keys(calibrate.runs).map((id) => [id]))
 
+/** Every axis of which spans were measured by hand. */
+export const anAxisBySpans = subject('axis by spans', ({ calibrate }): [axisId: string][] =>
+  [...new Set(Object.values(calibrate.spans).map((it) => it.axis))].map((id) => [id]),
+)
+
 /** The directions of every scale run. */
 export const aRunAlong = subject('run along', ({ calibrate }): [runId: string, axis: string][] =>
   Object.keys(calibrate.runs).flatMap((id): [string, string][] => [

@@ -36,6 +36,22 @@ describe('bench beside machine', () => {
   })
 })
 
+it('an axis that no run marks follows the spans that it was moved by hand', () => {
+  const span = (order: number, commanded: number, value: number, inForce = 400) => ({
+    order,
+    axis: 'x',
+    inForce,
+    commanded,
+    measured: read(value, String(value), 'mm'),
+  })
+  const spans = { a: span(1, 20, 20.3), b: span(2, 40, 40.5), c: span(3, 60, 60.7), old: span(0, 50, 48, 100) }
+  const steps = (bench: Bench) => engineFor(bench).byId('calibrate.steps', ['x']).result
+  const moved = set(demo, ['calibrate.spans', spans], ['calibrate.applied.x', 'spans'])
+  // 0.2 mm more for every 20 mm, whatever the 0.1 mm that all have: 400 / 1.01. The span with other steps does not count.
+  expect(steps(moved)).toEqual({ known: true, value: expect.closeTo(400 / 1.01, 9) })
+  expect(steps(set(demo, ['calibrate.spans', { a: span(1, 20, 20.2) }], ['calibrate.applied.x', 'spans'])).known).toBe(false)
+})
+
 describe('steps that agree', () => {
   it('are good where the run says the same, not known where the bench guesses, and stop where the run says another', () => {
     const mark = (bench: Bench) => verdict(bench, 'calibrate.stepsAgree', 'x')?.mark

@@ -4,6 +4,9 @@ import { bare, group, text, word, type Of } from '../bench'
 export const MANNERS = ['block', 'follows', 'inMove', 'switched'] as const
 export type Manner = (typeof MANNERS)[number]
 
+/** When a word for the beam acts. */
+export const TIMINGS = ['queued', 'atOnce'] as const
+
 /**
  * How one controller wants its words: what goes beyond the standard, as templates the user edits. `{power}` stands for
  * the power word of the present power, `{seconds}` for a wait.
@@ -26,6 +29,8 @@ const benchCardParts = {
   dwell: text(0, 400),
   /** In a line of its own, constant or following the speed; in each move; or on and off only. */
   manner: word(MANNERS, 'block'),
+  /** Whether a word for the beam waits its turn among the moves, or acts as soon as it is read. */
+  timing: word(TIMINGS, 'queued'),
   /** With power in each move: what a move gets behind it, at `{power}`. */
   inMove: text(0, 80, ''),
   /** Whether it takes arcs, or short lines in their place. */
@@ -61,6 +66,7 @@ export const PLAIN_CARD: OutputCard = {
   beamOff: 'M5',
   dwell: 'G4 P{seconds}',
   manner: 'block',
+  timing: 'queued',
   inMove: '',
   arcs: 'arcs',
   numbered: 0,

@@ -8,6 +8,7 @@ export const CARDS: readonly OutputCard[] = [
     name: 'Power that follows the speed',
     about: 'The beam as the spindle counter-clockwise: the controller lowers the power with the speed in corners.',
     manner: 'follows',
+    timing: 'queued',
     beamOn: 'M4 S{power}',
   },
   {
@@ -15,6 +16,7 @@ export const CARDS: readonly OutputCard[] = [
     name: 'Power in each move',
     about: 'The power word stands in the move itself, so that an output synchronised with the motion changes with it.',
     manner: 'inMove',
+    timing: 'queued',
     beamOn: 'M3 S0',
     inMove: 'S{power}',
   },
@@ -23,6 +25,7 @@ export const CARDS: readonly OutputCard[] = [
     name: 'On and off only',
     about: 'A switched output: full power or none. What is to be grey is refused.',
     manner: 'switched',
+    timing: 'queued',
     beamOn: 'M3 S1000',
     arcs: 'lines',
   },

@@ -28,7 +28,11 @@ export const outputMigrations: readonly Migration[] = [
       card: { ...asJson(card), manner: 'block', inMove: '', arcs: 'arcs', numbered: 0, afterOn: 0, airOn: '', airOff: '' },
     }),
   },
-  { to: 10, why: 'how a controller is spoken with over a cable', up: (output) => ({ ...output, link: PLAIN_LINK_10 }) },
+  {
+    to: 10,
+    why: 'how a controller is spoken with over a cable, and when its words for the beam act',
+    up: (output) => ({ ...output, card: { ...asJson(output['card']), timing: 'queued' }, link: PLAIN_LINK_10 }),
+  },
 ]
 
 const PLAIN_LINK_10 = {

@@ -62,6 +62,13 @@ function* faultsOf(card: OutputCard): Generator<Finding> {
       'It is to wait behind “beam on”, but the wait has no {seconds}. Put {seconds} where they belong.',
     )
   }
+  if (card.timing === 'atOnce' && !card.dwell.includes('{seconds}')) {
+    yield fault(
+      'dwell',
+      'no-wait',
+      'Words that act as soon as they are read need a wait before them, and the wait has no {seconds}. Put {seconds} where they belong.',
+    )
+  }
   yield* fieldFaults(card, fault)
   yield* lastWordFaults(card, fault)
   for (const path of TEMPLATES) {

@@ -37,6 +37,8 @@ export interface ArcStep {
 type Place = readonly [x: number, y: number, z: number]
 
 const MM_PER_INCH = 25.4
+/** A wait that lets the moves before it come to their end, s. */
+const SETTLES = '0.01'
 
 /**
  * Writes a program through an output card. The beam is turned off before every rapid move, before every wait and at
@@ -156,6 +158,8 @@ function writerOf(card: OutputCard) {
     state.power = power
     // With power in each move the beam is turned on once, and the moves carry it from there.
     if (card.manner === 'inMove' && power !== 0 && !wasDark) return
+    // Where a word acts as soon as it is read, the moves before it are let come to their end first.
+    if (card.timing === 'atOnce') lines.push(...templateLines(card.dwell.replaceAll('{seconds}', SETTLES)))
     const on = card.beamOn.replaceAll('{power}', printed(power * card.fullPower, card.powerDecimals))
     lines.push(...templateLines(power === 0 ? card.beamOff : on))
     if (wasDark && card.afterOn > 0) lines.push(...templateLines(card.dwell.replaceAll('{seconds}', printed(card.afterOn, 3))))

@@ -68,6 +68,25 @@ describe.each(CARDS.map((card) => [card.name, card] as const))('the card â€œ%sâ€
   })
 })
 
+it('where a word for the beam acts as soon as it is read, the moves before it are let come to their end', () => {
+  const steps = [
+    { kind: 'line', x: 10, y: 0, feed: 10, power: 0 },
+    { kind: 'line', x: 20, y: 0, feed: 10, power: 0.5 },
+    { kind: 'line', x: 30, y: 0, feed: 10, power: 0 },
+  ] as const
+  const made = writeProgram(steps, { ...PLAIN_CARD, timing: 'atOnce' })
+  expect(made.ok && made.value.split('\n').slice(5, 13)).toEqual([
+    'G1 X10 Y0 F600',
+    'G4 P0.01',
+    'M3 S500',
+    'G1 X20 Y0',
+    'G4 P0.01',
+    'M5',
+    'G1 X30 Y0',
+    'M5',
+  ])
+})
+
 describe('a card that cannot be worked with', () => {
   const codes = (card: Partial<OutputCard>): readonly string[] =>
     readCard({ ...PLAIN_CARD, ...card }).findings.map((it) => it.code)

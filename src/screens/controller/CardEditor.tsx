@@ -2,8 +2,8 @@ import { useState } from 'react'
 import { setAt } from '../../core/bench'
 import { cardOf, type Bench } from '../../core/document'
 import { CARDS, readCard, writeProgram, type BenchCard, type Manner, type OutputCard, type Step } from '../../core/gcode'
-import { editBench, told, type Told } from '../../state'
-import { Findings, PlainField, SelectOf } from '../../ui'
+import { cardFromFile, cardToFile, DONE, editBench, told, type Told } from '../../state'
+import { download, FileButton, Findings, PlainField, SelectOf } from '../../ui'
 
 const FIELDS = [
   ['name', 'Name of the card', 1],
@@ -16,6 +16,7 @@ const FIELDS = [
   ['airOff', 'Air and extraction off', 1],
 ] as const
 
+const TIMING_WORDS = { queued: 'in their turn among the moves', atOnce: 'as soon as they are read' } as const
 const MANNER_WORDS: Readonly<Record<Manner, string>> = {
   block: 'in a line of its own, and stays',
   follows: 'in a line of its own, and follows the speed',
@@ -43,10 +44,13 @@ export function CardEditor({ bench }: { readonly bench: Bench }) {
         wants, and try it with the beam’s supply off. A card that cannot turn the beam off is refused.
       </p>
       <Begin bench={bench} />
+      <CardFile />
       <p className="mt-2 flex flex-wrap items-center gap-2 text-[13.5px]">
         The power is said{' '}
         <SelectOf label="How the power is said" of={MANNER_WORDS} value={card.manner} choose={(it) => keep('manner', it)} />
-        It takes <SelectOf label="Arcs" of={ARC_WORDS} value={card.arcs} choose={(it) => keep('arcs', it)} />
+        Its words for the beam act{' '}
+        <SelectOf label="When a word acts" of={TIMING_WORDS} value={card.timing} choose={(it) => keep('timing', it)} />. It takes{' '}
+        <SelectOf label="Arcs" of={ARC_WORDS} value={card.arcs} choose={(it) => keep('arcs', it)} />
         in <SelectOf label="Units of the program" of={UNIT_WORDS} value={card.units} choose={(it) => keep('units', it)} />
       </p>
       <div className="mt-2 grid gap-x-6 gap-y-2 sm:grid-cols-2">
@@ -104,6 +108,30 @@ function Numbers({ card, keep }: { readonly card: BenchCard; readonly keep: (fie
         keep={whole('numbered', 1000)}
       />
       <PlainField label="Waits behind beam on, s" value={String(card.afterOn)} className="w-24" keep={seconds} />
+    </div>
+  )
+}
+
+/** The card with its link, as a file that another bench can take. */
+function CardFile() {
+  const [said, say] = useState<Told>(DONE)
+  return (
+    <div className="mt-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <button
+          type="button"
+          className="button min-h-8 py-0.5"
+          onClick={() =>
+            void cardToFile().then((it) => download('output-card.json', new TextEncoder().encode(it), 'application/json'))
+          }
+        >
+          Save this card
+        </button>
+        <FileButton label="File of a card" accept=".json,application/json" take={(file) => void cardFromFile(file).then(say)}>
+          Take a card from a file
+        </FileButton>
+      </div>
+      <Findings findings={said} />
     </div>
   )
 }

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { proposeKeys, readListing, unitOfListed, type Listed, type Listing } from '../../core/controller'
 import { axisIds, type Bench, type ComparedSetting } from '../../core/document'
 import { unitOf, type Finding } from '../../core/units'
-import { isDone, takeListing, useSession } from '../../state'
+import { isDone, readTextFile, takeListing, useSession } from '../../state'
 import { Findings } from '../../ui'
 
 /** Keys whose meaning is a guess: the list does not say it itself. */
@@ -35,12 +35,20 @@ export function PasteListing({ rows, bench }: { readonly rows: readonly Compared
   return (
     <section aria-label="The machine’s own list" className="no-print max-w-[52rem]">
       <label className="grid gap-1 text-[13px]">
-        What the machine prints when it is asked for its settings
+        What the machine prints when it is asked for its settings, pasted, or its file dropped here
         <textarea
           className="input num text-[13px]"
           rows={5}
           value={text}
           onChange={(event) => setText(event.target.value)}
+          onDragOver={(event) => event.preventDefault()}
+          onDrop={(event) => {
+            const [file] = event.dataTransfer.files
+            if (file === undefined) return
+            event.preventDefault()
+            event.stopPropagation()
+            void readTextFile(file).then((it) => (it.ok ? setText(it.value) : setSaid(it.findings)))
+          }}
           placeholder={'x/steps = 80.000\ny/steps = 80.000   ; with its comments, they say what it is'}
           spellCheck={false}
         />

@@ -8,6 +8,7 @@ import { useChosenInstrument, useChosenRun, useInstrument } from './chosen'
 import { HandOut } from './HandOut'
 import { Instruments } from './Instruments'
 import { Readings } from './Readings'
+import { Spans } from './Spans'
 
 /** What the scale run is given, its program, its readings, and what it came to. */
 export function RunGiven() {
@@ -19,6 +20,7 @@ export function RunGiven() {
       <Closing bench={bench} />
       <Runs bench={bench} id={id} />
       {id === null ? <NextRun bench={bench} /> : <Readings key={id} bench={bench} runId={id} />}
+      <Spans bench={bench} />
       <Instruments bench={bench} />
       <CardEditor bench={bench} />
     </div>

@@ -64,7 +64,10 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
       // What a domain works and judges is fetched on its own, so that the rest of it does not come along.
-      to: { path: '^src/core/[^/]+/', pathNot: ['^src/core/$1/', '/index\\.ts$', '/(domain|mechanicsDomain|lightDomain|trialsDomain)\\.ts$'] },
+      to: {
+        path: '^src/core/[^/]+/',
+        pathNot: ['^src/core/$1/', '/index\\.ts$', '/(domain|mechanicsDomain|lightDomain|trialsDomain)\\.ts$'],
+      },
     },
     {
       name: 'enter-core-by-index',

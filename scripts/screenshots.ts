@@ -60,7 +60,20 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('stand-in at rest').waitFor()
     },
   },
-  { name: 'controller-run', act: (page) => open(page, 'controller', 'run') },
+  {
+    name: 'controller-closure',
+    act: async (page) => {
+      await open(page, 'controller', 'closure')
+      await page.getByLabel('Its clock runs').selectOption('at once')
+      await page.getByRole('button', { name: 'Burn the pattern' }).click()
+      await page.getByRole('dialog').getByRole('checkbox').first().waitFor()
+      for (const box of await page.getByRole('dialog').getByRole('checkbox').all()) await box.check()
+      await page.getByRole('button', { name: 'I have checked all of these' }).click()
+      await page.getByRole('button', { name: 'Read it with the stand-in’s instruments' }).click()
+      await page.locator('[data-causes]').waitFor()
+      await page.getByRole('heading', { level: 1 }).click()
+    },
+  },
   {
     name: 'work-program',
     act: async (page) => {

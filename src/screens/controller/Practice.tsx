@@ -84,13 +84,13 @@ function AspectRow({ score, isShown }: { readonly score: AspectScore; readonly i
   const say = (value: number): string => printedWith(value, unit)
   return (
     <tr className="border-b border-rule align-baseline" data-aspect={score.aspect}>
-      <td className="py-2 font-[650]">{name}</td>
+      <td className="py-2 pr-2 font-[650]">{name}</td>
       <td className="py-2">
         <span className="inline-flex items-center gap-2">
-          <VerdictMark mark={score.isProved ? 'good' : 'unknown'} /> {score.isProved ? 'proved' : 'not proved'}
+          <VerdictMark mark={score.isProved ? 'good' : 'unknown'} /> {score.isProved ? 'proved' : 'not yet'}
         </span>
       </td>
-      <td className="num py-2 text-right">
+      <td className="num py-2 text-right whitespace-nowrap">
         {!isShown ? say(score.good) : score.off === null ? 'nothing measured' : say(score.off)}
       </td>
       <td className="py-2 pl-4 text-right">

@@ -54,6 +54,19 @@ P90 = 25      ; delay of the fan`)
   })
 })
 
+it('steps are guessed by size where nothing else speaks: the pair that doubles when the microsteps do, and never for sure', () => {
+  const nominal = { 'axes.p.steps': 80, 'axes.q.steps': 80 }
+  const by = (text: string) => proposeKeys(readListing(text).entries, SETTINGS, LETTERS, new Set(), nominal)
+  const found = by('A1=160.4\nA2=159.2\nA3=5000\nA4=37')
+  expect(found.map(({ key, settingId, sure }) => [key, settingId, sure])).toEqual([
+    ['A1', 'axes.p.steps', false],
+    ['A2', 'axes.q.steps', false],
+  ])
+  expect(found[0]?.because).toContain('2 times')
+  // One number for two axes, three for two, or two pairs: nobody knows.
+  for (const text of ['A1=160\nA3=5000', 'A1=160\nA2=160\nA3=161', 'A1=160\nA2=160\nA3=80\nA4=80']) expect(by(text)).toEqual([])
+})
+
 it('a unit is found among words, the longest that is written', () => {
   expect(['X, mm/s^2', 'mm/sec', '(in mm/min)', 'steps/mm', 'kHz', 'no unit', 'slow', 'mm/s²'].map(unitIn)).toEqual([
     'mm/s2',

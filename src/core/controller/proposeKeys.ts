@@ -60,6 +60,8 @@ const PLAIN = 8
  * of the axes, and where a line holds a value for each axis by their order. None is proposed where two lines speak for one
  * setting alike, or one line for two; what the person named already stays.
  * @param named Ids of settings whose key is in the list already.
+ * @param nominal By id of a setting of steps, what the drive train would have, steps/mm: where no words speak, a number that is that
+ * times a power of two is guessed to be it, for it doubles when the microsteps do.
  * Valid: lists whose lines say in English, or by their units, what they are. Source: the words of the trade (common practice).
  */
 export function proposeKeys(
@@ -67,6 +69,7 @@ export function proposeKeys(
   settings: readonly Setting[],
   letters: Readonly<Record<string, string>>,
   named: ReadonlySet<string>,
+  nominal: Readonly<Record<string, number>> = {},
 ): readonly ProposedKey[] {
   const open = settings.filter((it) => !named.has(it.id))
   const found = open.flatMap((setting) => {
@@ -74,9 +77,58 @@ export function proposeKeys(
     return best === null ? [] : [{ setting, ...best }]
   })
   const timesTaken = (key: string): number => found.filter((it) => it.entry.key === key).length
-  return found
+  const bySaid = found
     .filter(({ entry }) => timesTaken(entry.key) === 1)
     .map(({ setting, entry, sure }) => ({ settingId: setting.id, key: entry.key, because: saidOf(entry), sure }))
+  const taken = new Set(bySaid.map((it) => it.settingId))
+  const left = open.filter((it) => it.kind === 'steps' && !taken.has(it.id) && nominal[it.id] !== undefined)
+  return [
+    ...bySaid,
+    ...bySize(
+      entries.filter((it) => !found.some(({ entry }) => entry === it)),
+      left,
+      nominal,
+    ),
+  ]
+}
+
+/** Share by which calibrated steps are off the nominal ones at most, for a guess by size. */
+const CALIBRATED = 0.03
+const MOST_DOUBLINGS = 5
+
+/** Steps guessed by size alone: as many numbers as axes, all the same power of two of what the drive train would have. */
+function bySize(
+  entries: readonly Listed[],
+  settings: readonly Setting[],
+  nominal: Readonly<Record<string, number>>,
+): readonly ProposedKey[] {
+  if (settings.length === 0) return []
+  const wordless = entries.filter((it) => it.words === '' && isNumber(it.text) && Number(it.text) > 1)
+  const fits = doublings().flatMap((times) => {
+    const all = settings.map((setting) =>
+      wordless.filter((it) => Math.abs(Number(it.text) / ((nominal[setting.id] ?? 0) * times) - 1) <= CALIBRATED),
+    )
+    // Axes that are alike share their numbers, in the order of the list.
+    const picked = settings.map((setting, i) => {
+      const before = settings.slice(0, i).filter((it) => nominal[it.id] === nominal[setting.id]).length
+      return all[i]?.[before]
+    })
+    const isWhole = picked.every((it) => it !== undefined) && new Set(all.flat()).size === settings.length
+    return isWhole ? [{ times, picked: picked }] : []
+  })
+  const [fit] = fits
+  if (fit === undefined || fits.length > 1) return []
+  const factor = fit.times === 1 ? 'what the drive train has' : `${fit.times} times what the drive train has: other microsteps`
+  return settings.map((setting, i) => ({
+    settingId: setting.id,
+    key: fit.picked[i]?.key ?? '',
+    because: `${fit.picked[i]?.text ?? ''} is ${factor}`,
+    sure: false,
+  }))
+}
+
+function doublings(): readonly number[] {
+  return Array.from({ length: 2 * MOST_DOUBLINGS + 1 }, (_, i) => 2 ** (i - MOST_DOUBLINGS))
 }
 
 function saidOf({ key, words }: Listed): string {

@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { proposeKeys, readListing, unitOfListed, type Listed, type Listing } from '../../core/controller'
+import { shownNumber } from '../../core/bench'
 import { axisIds, type Bench, type ComparedSetting } from '../../core/document'
+import { steps } from '../../core/motion'
 import { unitOf, type Finding } from '../../core/units'
-import { isDone, readTextFile, takeListing, useSession } from '../../state'
+import { engineOf, isDone, readTextFile, takeListing, useSession } from '../../state'
 import { Findings } from '../../ui'
 
 /** Keys whose meaning is a guess: the list does not say it itself. */
@@ -90,7 +92,14 @@ function meantBy(
   const letters = Object.fromEntries(axisIds(bench).map((id) => [id, bench.motion.axes[id]?.letter ?? '']))
   const rest = entries.filter((it) => known.every((row) => row.key !== it.key))
   const settings = rows.map((it) => it.setting)
-  const proposed = proposeKeys(rest, settings, letters, new Set(known.map((it) => it.setting.id)))
+  const engine = engineOf(bench)
+  const nominal = Object.fromEntries(
+    settings.flatMap(({ id, kind, axisId }) => {
+      const value = kind === 'steps' && axisId !== null ? shownNumber(engine.value(steps, axisId).result) : null
+      return value === null ? [] : [[id, value]]
+    }),
+  )
+  const proposed = proposeKeys(rest, settings, letters, new Set(known.map((it) => it.setting.id)), nominal)
   const meant = Object.fromEntries([
     ...known.map((it) => [it.key, it.setting.id] as const),
     ...proposed.map((it) => [it.key, it.settingId] as const),

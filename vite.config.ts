@@ -32,7 +32,12 @@ export default defineConfig({
   // Small fonts and pictures stay files: the page's policy allows no data: fonts.
   build: {
     assetsInlineLimit: 0,
-    modulePreload: { polyfill: false },
+    // Only styles are listed with what is fetched later: the list of every piece of every screen would stand in the first one.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, pieces, { hostType }) =>
+        hostType === 'html' ? pieces : pieces.filter((it) => it.endsWith('.css')),
+    },
     target: 'es2022',
     chunkSizeWarningLimit: 700,
     // Zod and its setting run before any module that builds a schema, whatever chunk that lands in.

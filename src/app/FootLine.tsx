@@ -1,15 +1,19 @@
+import { isPracticeId } from '../core/document'
 import { displayUnit, printQuantity, sayShare } from '../core/units'
-import { practiceOf } from '../core/document'
 import { redo, stopMachine, undo, useBenchStore, useHistory, useMachine, useSession, type SaveState } from '../state'
-import { Legend, useUnits } from '../ui'
+import { later, Legend, useUnits } from '../ui'
+
+/** Only on the bench of a practice machine. */
+const PracticeSign = later(async () => (await import('./PracticeSign')).PracticeSign)
 
 /** The foot line: the beam's state, where the head stands in the picture, origins, undo, saving, the palette. */
 export function FootLine() {
   const history = useHistory()
+  const isPractice = useBenchStore(({ bench }) => bench !== null && isPracticeId(bench.id))
   return (
     <footer className="no-print flex min-h-[34px] flex-wrap items-center gap-x-6 gap-y-1 border-t border-ink px-4 py-1 text-[13px] md:col-span-2">
       <Beam />
-      <PracticeSign />
+      {isPractice && <PracticeSign />}
       <HeadPosition />
       <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
         <span className="hidden text-[12px] sm:block">
@@ -28,19 +32,6 @@ export function FootLine() {
         </button>
       </span>
     </footer>
-  )
-}
-
-/** What a practice machine is, at all times. */
-function PracticeSign() {
-  const id = useBenchStore(({ bench }) => bench?.id ?? '')
-  const practised = practiceOf(id)
-  if (practised === null) return null
-  const { number, grade } = practised
-  return (
-    <span className="border border-ink px-1.5 font-[650]" data-practice>
-      Practice {number}, grade {grade}: nothing here is real
-    </span>
   )
 }
 

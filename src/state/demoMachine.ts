@@ -1,4 +1,4 @@
-import { practiceOf } from '../core/document'
+import { isPracticeId } from '../core/document'
 import { useBenchStore } from './benchStore'
 import { useMachine } from './machineStore'
 
@@ -6,7 +6,7 @@ import { useMachine } from './machineStore'
 export async function connectDemo(): Promise<void> {
   const { bench } = useBenchStore.getState()
   if (bench === null || useMachine.getState().link !== 'none') return
-  if (bench.id !== 'heron' && practiceOf(bench.id) === null) return
+  if (bench.id !== 'heron' && !isPracticeId(bench.id)) return
   const { connectStandIn, standInNumber } = await import('./machine')
   const [finding] = await connectStandIn(standInNumber(bench.id), 10, null)
   if (finding !== undefined) useMachine.setState({ finding })

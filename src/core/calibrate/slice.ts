@@ -99,7 +99,7 @@ export const calibrateShape = group(
     /** From which power the spot can be seen, and up to which it leaves no mark. */
     visibleFrom: fact({
       part: 'curve',
-      label: 'Least power at which the spot is seen',
+      label: 'Power from which the spot is seen',
       quantity: 'ratio',
       min: 0.0001,
       max: 0.5,
@@ -107,7 +107,7 @@ export const calibrateShape = group(
     }),
     marksFrom: fact({
       part: 'curve',
-      label: 'Least power that leaves a mark when it stands still',
+      label: 'Power from which it marks',
       quantity: 'ratio',
       min: 0.0001,
       max: 1,

@@ -77,39 +77,39 @@ const wish = (...[part, label, quantity, min, max, value, unit]: Wish): Shape<Fa
 /** Trials of one kind, and the part of Controller that shows them. */
 function ofPart(part: string) {
   return many(trialShape, {
-    placed: { part, act: { id: 'trial', words: 'Read the marks of a pattern', beam: true } },
+    placed: { part, act: { id: 'trial', words: 'Read a pattern', beam: true } },
     label: ({ label, rest: [, reading] }) => `${label} ${reading ?? ''}`,
   })
 }
 
 /** What the beam is stopped by, by its id. */
-export const STOPS = { stop: 'when the emergency stop was pressed', lid: 'when the lid was opened' } as const
+export const STOPS = { stop: 'at the emergency stop', lid: 'at the lid' } as const
 
 /** The emergency stop or the lid, tried with the beam on. */
 const stoppedShape = group({
   went: choice({ label: 'What the beam did', options: { dark: 'went out', lit: 'stayed on' } }),
-  seconds: fact({ label: 'Time until the beam was out', quantity: 'time', min: 0, max: 60, unit: 'ms' }),
+  seconds: fact({ label: 'Time until it was out', quantity: 'time', min: 0, max: 60, unit: 'ms' }),
   /** From where a hand may come in, mm. */
-  reach: fact({ label: 'Distance from a hand to the beam', quantity: 'length', min: 1, max: 3000 }),
+  reach: fact({ label: 'Distance from hand to beam', quantity: 'length', min: 1, max: 3000 }),
 })
 
 /** What the trials are laid out with, and what is tried without burning. */
 export const trialParts = {
-  delaySlowest: wish('delay', 'Slowest line of the delay pattern', 'speed', 1, 1000, 10, 'mm/s'),
-  delayFastest: wish('delay', 'Fastest line of the delay pattern', 'speed', 2, 1000, 60, 'mm/s'),
-  outlineSmall: wish('closure', 'Side of the small outlines', 'length', 5, 500, 20, 'mm'),
-  outlineLarge: wish('closure', 'Side of the large outlines', 'length', 10, 2000, 80, 'mm'),
+  delaySlowest: wish('delay', 'Slowest line', 'speed', 1, 1000, 10, 'mm/s'),
+  delayFastest: wish('delay', 'Fastest line', 'speed', 2, 1000, 60, 'mm/s'),
+  outlineSmall: wish('closure', 'Small outlines', 'length', 5, 500, 20, 'mm'),
+  outlineLarge: wish('closure', 'Large outlines', 'length', 10, 2000, 80, 'mm'),
   gapAllowed: wish('closure', 'Gap that may stay', 'length', 0.001, 5, 0.1, 'mm'),
-  circleLarge: wish('shape', 'Diameter of the large circles', 'length', 10, 1000, 80, 'mm'),
-  circleSmall: wish('shape', 'Diameter of the small circle', 'length', 5, 500, 20, 'mm'),
+  circleLarge: wish('shape', 'Large circles', 'length', 10, 1000, 80, 'mm'),
+  circleSmall: wish('shape', 'Small circle', 'length', 5, 500, 20, 'mm'),
   rectangleWidth: wish('shape', 'Width of the rectangle', 'length', 10, 2000, 110, 'mm'),
   rectangleDepth: wish('shape', 'Depth of the rectangle', 'length', 10, 2000, 80, 'mm'),
-  scanFastest: wish('shape', 'Fastest of the alternate lines', 'speed', 2, 1000, 60, 'mm/s'),
-  movesField: wish('limits', 'Field of the thousand moves', 'length', 10, 1000, 100, 'mm'),
-  bandsFastest: wish('limits', 'Fastest line of the banding pattern', 'speed', 2, 2000, 200, 'mm/s'),
+  scanFastest: wish('shape', 'Fastest line there and back', 'speed', 2, 1000, 60, 'mm/s'),
+  movesField: wish('limits', 'Field of the moves', 'length', 10, 1000, 100, 'mm'),
+  bandsFastest: wish('limits', 'Fastest line for dots', 'speed', 2, 2000, 200, 'mm/s'),
   goodDays: wish('run', 'A calibration is good for', 'time', 86_400, 86_400 * 3650, 180, 'd'),
-  goodHours: wish('run', 'A calibration is good for, hours of work', 'time', 3600, 3600 * 100_000, 200, 'h'),
-  hours: fact({ part: 'run', label: 'Hours that the machine has run', quantity: 'time', min: 0, max: 3600 * 1e6, unit: 'h' }),
+  goodHours: wish('run', 'A calibration is good for, at work', 'time', 3600, 3600 * 100_000, 200, 'h'),
+  hours: fact({ part: 'run', label: 'Hours run', quantity: 'time', min: 0, max: 3600 * 1e6, unit: 'h' }),
   /** By their kind. */
   trials: group({
     delay: ofPart('delay'),
@@ -121,7 +121,7 @@ export const trialParts = {
     bands: ofPart('limits'),
   }),
   stops: many(stoppedShape, {
-    placed: { part: 'homing', act: { id: 'stops', words: 'Try the emergency stop and the lid', beam: true } },
+    placed: { part: 'homing', act: { id: 'stops', words: 'Try stop and lid', beam: true } },
     start: { stop: templateOf(stoppedShape), lid: templateOf(stoppedShape) },
     label: ({ label, id }) => `${label}, ${id === 'lid' ? STOPS.lid : STOPS.stop}`,
   }),

@@ -39,23 +39,3 @@ export const linkCardShape = group(
   { stage: 'controller', part: 'settings' },
 )
 export type LinkCard = Of<typeof linkCardShape>
-
-/** A link card that a new bench begins with: plain words, one line at a time, to be edited to what the controller wants. */
-export const PLAIN_LINK: LinkCard = {
-  baud: 115_200,
-  lineEnd: 'lf',
-  taken: 'ok',
-  refused: 'error',
-  acknowledges: 'taken',
-  greets: '',
-  remarks: '(',
-  list: 'list',
-  state: 'state',
-  stateIs: 'state {state} x {x} y {y} power {power}',
-  resting: 'rest',
-  fullPower: 1,
-  stop: 'stop',
-  pause: 'pause',
-  goOn: 'go on',
-  holds: 0,
-}

@@ -8,16 +8,16 @@ const YES_NO = { yes: 'pressed', no: 'not pressed' }
 /** What an axis did when it was tried: which way it went, what its switch says, where its travel ends. */
 const triedShape = group(
   {
-    plus: choice({ label: 'Told to go plus, it went', options: { plus: 'the bench’s plus way', minus: 'the other way' } }),
-    free: choice({ label: 'Untouched, its switch reads', options: YES_NO }),
-    pressed: choice({ label: 'Pressed by hand, its switch reads', options: YES_NO }),
+    plus: choice({ label: 'Told to go plus, it went', options: { plus: 'plus', minus: 'the other way' } }),
+    free: choice({ label: 'Its switch, free', options: YES_NO }),
+    pressed: choice({ label: 'Its switch, pressed', options: YES_NO }),
     found: choice({
-      label: 'Looking for its origin, it',
+      label: 'Search for its origin',
       options: { found: 'stopped at its switch', away: 'went away from it', past: 'ran on past it' },
     }),
-    pullOff: fact({ label: 'Off its switch it then stands by', quantity: 'length', min: 0, max: 100 }),
-    repeats: fact({ label: 'Two searches for its origin differ by', quantity: 'length', min: 0, max: 20 }),
-    reach: fact({ label: 'From its origin to what stops it at the far end', quantity: 'length', min: 1, max: 10_000 }),
+    pullOff: fact({ label: 'Way off its switch', quantity: 'length', min: 0, max: 100 }),
+    repeats: fact({ label: 'Difference of two searches', quantity: 'length', min: 0, max: 20 }),
+    reach: fact({ label: 'Way to its far end', quantity: 'length', min: 1, max: 10_000 }),
   },
   homing,
 )

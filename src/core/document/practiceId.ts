@@ -10,3 +10,8 @@ export function practiceOf(benchId: string): { readonly grade: Grade; readonly n
 export function practiceId(grade: Grade, number: number): string {
   return `practice-${grade}-${number}`
 }
+
+/** Whether a bench is one of practice. */
+export function isPracticeId(benchId: string): boolean {
+  return benchId.startsWith('practice-')
+}

@@ -1,4 +1,4 @@
-import { practiceOf } from '../../core/document'
+import { isPracticeId } from '../../core/document'
 import { stage } from '../../ui/stage'
 
 export const controller = stage({
@@ -15,7 +15,7 @@ export const controller = stage({
     { id: 'curve', name: 'Power' },
     { id: 'limits', name: 'Limits', domains: ['trials'] },
     { id: 'homing', name: 'Homing', domains: ['trials'] },
-    { id: 'practice', name: 'Practice', domains: ['trials'], when: ({ id }) => practiceOf(id) !== null },
+    { id: 'practice', name: 'Practice', domains: ['trials'], when: ({ id }) => isPracticeId(id) },
   ],
   domains: ['calibrate', 'motion', 'electrical'],
   words: async () => (await import('./words')).words,

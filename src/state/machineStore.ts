@@ -29,6 +29,11 @@ interface MachineState {
   readonly rate: ClockRate
 }
 
+/** Whether the stand-in is connected, whose instruments can be used; a controller on a cable has none. */
+export function isStandInThere({ link, isCable }: Pick<MachineState, 'link' | 'isCable'>): boolean {
+  return link === 'open' && !isCable
+}
+
 export const NOT_CONNECTED: MachineState = {
   link: 'none',
   report: null,

@@ -50,7 +50,7 @@ function layout(shape: TrialShape): TrialLayout {
     readings: firsts.flatMap((line, block) =>
       ends.map(({ id, first, last }) => ({
         id: `${block + 1}-${id}`,
-        group: `Block ${block + 1}, ${Math.round((speeds[block] ?? 0) * 10) / 10} mm/s`,
+        group: `Block ${block + 1}${block === 0 ? ', the slowest' : block === BLOCKS - 1 ? ', the fastest' : ''}`,
         words: `At the ${id}: second line right of the first`,
         span: { first: { line, at: first }, last: { line: line + 1, at: last }, axis: 'x' } as const,
         commanded: null,

@@ -2,7 +2,8 @@ import { fitLine } from './fit'
 import { alternateSpeeds } from './trialAlternate'
 import { circleReadingsOf } from './trialCircle'
 import { delaySpeeds } from './trialDelay'
-import { outlinesOf } from './trialOutline'
+import { numberIn } from './trial'
+import { outlinesOf, sayOutline, type OutlineDef } from './trialOutline'
 import type { Trial, TrialKindId } from './trialSlice'
 
 /** What was read of a trial, as points over what says most about it. */
@@ -62,10 +63,11 @@ export function trialChart(kind: TrialKindId, trial: Read): TrialChart | null {
         ],
       }
     case 'outline': {
-      const names = [...new Set(outlinesOf(trial).map(nameOfOutline))]
+      const nameOf = (it: OutlineDef): string => sayOutline(it, numberIn(trial, 'small'))
+      const names = [...new Set(outlinesOf(trial).map(nameOf))]
       const gaps = outlinesOf(trial).flatMap((it) => {
         const [x, y] = [valueAt(trial, `${it.id}-x`), valueAt(trial, `${it.id}-y`)]
-        return x === null || y === null ? [] : [{ name: nameOfOutline(it), at: [x, y] as const }]
+        return x === null || y === null ? [] : [{ name: nameOf(it), at: [x, y] as const }]
       })
       const series = names.map((name) => ({ name, points: gaps.filter((it) => it.name === name).map((it) => it.at), line: null }))
       return { across: 'length', titles: ['End beyond start along X', 'Along Y'], series }
@@ -90,8 +92,4 @@ export function trialChart(kind: TrialKindId, trial: Read): TrialChart | null {
     case 'bands':
       return null
   }
-}
-
-function nameOfOutline({ side, first }: { readonly side: number; readonly first: 'x' | 'y' }): string {
-  return `${side} mm, ${first.toUpperCase()} first`
 }

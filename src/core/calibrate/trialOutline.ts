@@ -22,6 +22,11 @@ export function outlinesOf(shape: Pick<TrialShape, 'numbers'>): readonly Outline
   )
 }
 
+/** What tells an outline from the others, in words without a unit. */
+export function sayOutline({ side, first }: Pick<OutlineDef, 'side' | 'first'>, small: number): string {
+  return `${side > small ? 'large' : 'small'}, ${first.toUpperCase()} first`
+}
+
 function layout(shape: TrialShape): TrialLayout {
   const { origin, power, speed } = shape
   const small = numberIn(shape, 'small')
@@ -57,7 +62,7 @@ function layout(shape: TrialShape): TrialLayout {
       const start = firsts[i] ?? 0
       return (['x', 'y'] as const).map((axis) => ({
         id: `${id}-${axis}`,
-        group: `Outline ${id}: ${side} mm, first along ${first.toUpperCase()}`,
+        group: `Outline ${id}, ${sayOutline({ side, first }, small)}`,
         words: `End beyond start along ${axis.toUpperCase()}`,
         span: { first: { line: start, at: 'start' }, last: { line: start + 3, at: 'end' }, axis } as const,
         commanded: null,

@@ -80,6 +80,13 @@ describe('a controller on a cable', () => {
     expect(said.at(-1)).toBeNull()
   })
 
+  it('takes the first greeting in the middle of work for the reset that it is', () => {
+    const { link, hear, said } = wired({ greets: 'Ready' })
+    link.send('1 set a 1')
+    hear('Ready 2.1\n')
+    expect(said).toEqual(['here Ready 2.1', 'here Ready 2.1'])
+  })
+
   it('runs no program where its state cannot be asked for, and a line that a machine refuses is told with its place', () => {
     const mute = wired({ state: '' })
     mute.link.send('1 load M2')

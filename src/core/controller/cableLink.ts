@@ -215,8 +215,12 @@ class CableLink implements ControllerLink {
     if (isAnswer(line, card.taken)) return this.settle((it) => it.taken())
     if (isAnswer(line, card.refused)) return this.settle((it) => it.refused(line))
     if (card.greets !== '' && line.startsWith(card.greets)) {
+      const isAsked = this.running !== null || this.out.length > 0 || this.listed !== null
       this.forget()
-      return this.say({ kind: 'here', name: line.slice(0, 60) })
+      const here: Said = { kind: 'here', name: line.slice(0, 60) }
+      // One that was connected while it ran has not greeted yet: in the middle of work its first greeting is a reset all the same.
+      if (isAsked) this.say(here)
+      return this.say(here)
     }
     if (this.listed !== null) {
       this.listed.push(line)

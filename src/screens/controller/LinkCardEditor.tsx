@@ -21,7 +21,7 @@ const WORDS: readonly (readonly [keyof LinkCard, string])[] = [
   ['state', 'It says its state for'],
   ['stateIs', 'Its state: {state}, {x}, {y}, {power}, {any}'],
   ['resting', 'Its words for “at rest”'],
-  ['stop', 'What stops it at once; \\x18 for a sign without a letter'],
+  ['stop', 'What stops it at once; \\x18 for a character without a letter'],
   ['pause', 'What holds it, beam off'],
   ['goOn', 'What lets it go on'],
 ]
@@ -46,14 +46,9 @@ export function LinkCardEditor({ bench }: { readonly bench: Bench }) {
   return (
     <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-y-2 text-[13px]">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <PlainField label="Baud" value={String(link.baud)} className="w-24" keep={whole('baud', 300, 4_000_000)} />
         <PlainField
-          label="Signs a second (baud)"
-          value={String(link.baud)}
-          className="w-24"
-          keep={whole('baud', 300, 4_000_000)}
-        />
-        <PlainField
-          label="It holds so many signs; 0: a line at a time"
+          label="It holds so many characters; 0: a line at a time"
           value={String(link.holds)}
           className="w-24"
           keep={whole('holds', 0, 65_536)}

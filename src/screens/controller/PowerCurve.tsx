@@ -8,6 +8,7 @@ import {
   useBenchStore,
   useFigure,
   useMachine,
+  isStandInThere,
   type Told,
 } from '../../state'
 import { FactField, FigureRow, Findings, Panel, TakeAway, Sentence } from '../../ui'
@@ -27,7 +28,7 @@ export function CurvePlate() {
 /** The powers at which the light is read, and what was read. */
 export function CurveGiven() {
   const bench = useBenchStore((it) => it.bench)
-  const hasStandIn = useMachine((it) => it.link === 'open')
+  const hasStandIn = useMachine(isStandInThere)
   const [said, say] = useState<Told>(DONE)
   const [percent, setPercent] = useState('')
   if (bench === null) return null

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import { newestRun, runSquareness } from '../../core/calibrate'
 import { practiceOf, type Aspect, type AspectScore, type Bench, type MendDone, type PracticeScore } from '../../core/document'
-import { printQuantity, sayQuantity, type UnitId } from '../../core/units'
+import { displayUnit, printQuantity, sayQuantity, type UnitId } from '../../core/units'
 import type { Mend, PracticeMachine } from '../../core/workshop'
 import {
   DONE,
@@ -16,7 +16,7 @@ import {
   useStandIns,
   type Told,
 } from '../../state'
-import { Findings, Panel, StageLink, VerdictMark } from '../../ui'
+import { Findings, Panel, StageLink, useUnits, VerdictMark } from '../../ui'
 import { ControllerSide } from './ControllerSide'
 
 const NAMES: Readonly<
@@ -81,7 +81,8 @@ export function PracticePlate() {
 
 function AspectRow({ score, isShown }: { readonly score: AspectScore; readonly isShown: boolean }) {
   const { name, unit, way, part } = NAMES[score.aspect]
-  const say = (value: number): string => printedWith(value, unit)
+  const system = useUnits()
+  const say = (value: number): string => printedWith(value, unit === 'mm' ? displayUnit('length', system) : unit)
   return (
     <tr className="border-b border-rule align-baseline" data-aspect={score.aspect}>
       <td className="py-2 pr-2 font-[650]">{name}</td>

@@ -14,6 +14,7 @@ import {
   roundedAway,
   unapplyRun,
   useMachine,
+  isStandInThere,
   useSession,
   DONE,
   type Told,
@@ -80,7 +81,7 @@ function Count({ read, of }: { readonly read: number; readonly of: number }) {
 }
 
 function TakeReadings({ runId, missing }: { readonly runId: string; readonly missing: number }) {
-  const linked = useMachine((it) => it.link === 'open')
+  const linked = useMachine(isStandInThere)
   const here = useMachine((it) => it.burnt === runId && !it.running)
   const [said, say] = useState(DONE)
   if (!linked || missing === 0) return null

@@ -1,6 +1,8 @@
 import {
   backlash,
   calibratedStepsOf,
+  daysLeft,
+  hoursLeft,
   lineWidth,
   runSquareness,
   scale,
@@ -69,6 +71,8 @@ function WorkedRun({ runId }: { readonly runId: string }) {
       ))}
       <FigureRow def={runSquareness} args={[runId]} />
       <FigureRow def={scatter} args={[runId]} />
+      <FigureRow def={daysLeft} args={[]} />
+      <FigureRow def={hoursLeft} args={[]} />
     </Panel>
   )
 }

@@ -16,6 +16,7 @@ import {
   trialReadingPath,
   useBenchStore,
   useMachine,
+  isStandInThere,
   type Told,
 } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
@@ -281,7 +282,7 @@ function TrialReadings({ bench, kind, id, trial }: OfTrial) {
 }
 
 function TakeThem({ kind, id, missing }: { readonly kind: TrialKindId; readonly id: string; readonly missing: number }) {
-  const linked = useMachine((it) => it.link === 'open')
+  const linked = useMachine(isStandInThere)
   const here = useMachine((it) => it.burnt === id && !it.running)
   const [said, say] = useState(DONE)
   if (!linked || missing === 0) return null

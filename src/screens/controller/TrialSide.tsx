@@ -10,7 +10,6 @@ import {
   circleScale,
   circleSkew,
   closureDiagnosis,
-  daysLeft,
   frequencyWise,
   lateLength,
   lostWay,
@@ -61,7 +60,6 @@ const OF_PART: Readonly<Record<string, readonly Row[]>> = {
     [accelerationTried, []],
     [accelerationWise, []],
   ],
-  shape: [[daysLeft, []]],
 }
 
 /** What is worked and judged beside a part's trials. */

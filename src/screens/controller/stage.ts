@@ -8,7 +8,7 @@ export const controller = stage({
   parts: [
     { id: 'settings', name: 'Settings' },
     { id: 'ramp', name: 'Mark' },
-    { id: 'run', name: 'Scale run' },
+    { id: 'run', name: 'Scale run', domains: ['trials'] },
     { id: 'shape', name: 'Shape', domains: ['trials'] },
     { id: 'closure', name: 'Closure', domains: ['trials'] },
     { id: 'delay', name: 'Delay', domains: ['trials'] },

@@ -3,7 +3,7 @@ import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { tension, type Axis } from '../../core/motion'
 import { displayUnit, fromCore, printQuantity, sayQuantity, unitOf } from '../../core/units'
-import { listenTo, useBenchStore, useFigure, useMachine, DONE } from '../../state'
+import { listenTo, useBenchStore, useFigure, isStandInThere, useMachine, DONE } from '../../state'
 import { FactField, Findings, Panel, Plate, Sentence, usePlateFrame, useUnits } from '../../ui'
 import { axisAt } from './axisAt'
 import { useChosenAxis } from './chosenAxis'
@@ -200,7 +200,7 @@ function GivenOf({ bench }: { readonly bench: Bench }) {
 
 function Listen(props: { readonly bench: Bench; readonly axisId: string; readonly side: 'A' | 'B'; readonly words: string }) {
   const { bench, axisId, side, words } = props
-  const linked = useMachine((it) => it.link === 'open')
+  const linked = useMachine(isStandInThere)
   const [state, setState] = useState<'idle' | 'listening'>('idle')
   const [said, say] = useState(DONE)
   const listen = async (at: 'microphone' | 'stand-in'): Promise<void> => {

@@ -11,7 +11,16 @@ import {
 } from '../../core/electrical'
 import type { Bench } from '../../core/document'
 import { sayExact } from '../../core/units'
-import { DONE, readLightByStandIn, readVoltsByStandIn, useBenchStore, useFigure, useMachine, type Told } from '../../state'
+import {
+  DONE,
+  readLightByStandIn,
+  readVoltsByStandIn,
+  useBenchStore,
+  useFigure,
+  isStandInThere,
+  useMachine,
+  type Told,
+} from '../../state'
 import { FactField, FigureRow, Findings, Panel, Side, StageLink } from '../../ui'
 import { Drawing, inOrder } from './WiringPlate'
 
@@ -144,7 +153,7 @@ function LightRead({ bench }: { readonly bench: Bench }) {
 function Reading(props: { readonly what: string; readonly take: () => Promise<Told>; readonly children: ReactNode }) {
   const { what, take, children } = props
   const [said, say] = useState<Told>(DONE)
-  const hasStandIn = useMachine((it) => it.link === 'open')
+  const hasStandIn = useMachine(isStandInThere)
   return (
     <div className="flex flex-wrap items-center gap-3 py-1">
       <span className="text-[13px] text-second">Read</span> {children}

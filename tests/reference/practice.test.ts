@@ -16,6 +16,7 @@ import { afterMends, engineFor, pointsFor, scorePractice, type Bench, type MendD
 import { PLAIN_CARD, writeProgram } from '../../src/core/gcode'
 import { drawPractice, GRADES, mended, mendsAnything, PRACTICE_CALIPERS, type Grade, type Mend } from '../../src/core/workshop'
 import { practiceBench } from '../../src/data/practiceBench'
+import { HERON_SETTINGS } from '../../src/data/standIn'
 import { HandMachine, HERON_SPEC } from '../handMachine'
 import { burnTrial, trialShape } from '../trialMachine'
 
@@ -158,19 +159,7 @@ describe('1,000 practice machines of all grades, commissioned by what they show'
 
 describe('the score', () => {
   const machine = drawPractice(421, 3, HERON_SPEC)
-  const settings = {
-    'x/steps': '80.000',
-    'x/speed': '200.0',
-    'x/acceleration': '500.0',
-    'x/travel': '430.0',
-    'y/steps': '80.000',
-    'y/speed': '200.0',
-    'y/acceleration': '500.0',
-    'y/travel': '310.0',
-    'beam/full': '1000',
-    'beam/frequency': '1000',
-    'beam/follows': '0',
-  }
+  const settings = { ...HERON_SETTINGS, 'x/steps': '80.000' }
   const bench = practiceBench(3, 421, AT).bench
   const scoreOf = (mends: readonly MendDone[], steps = settings, of = bench) =>
     scorePractice({ machine, number: 421, spec: HERON_SPEC, settings: steps, mends, bench: of, engine: engineFor(of) })

@@ -111,6 +111,30 @@ export class TrialWriter {
     this.steps.push({ kind: 'line', x, y, feed, power: 0 })
   }
 
+  /** Burns a line along X in full motion: up to its speed in the dark before it, and down again behind it. @returns Its place. */
+  fly(
+    label: string,
+    from: number,
+    to: number,
+    y: number,
+    line: { readonly feed: number; readonly power: number; readonly run: number },
+  ): number {
+    const way = Math.sign(to - from) * line.run
+    this.steps.push({ kind: 'rapid', x: from - way, y })
+    this.dark(from, y, line.feed)
+    const stroke = this.burn(
+      label,
+      [
+        [from, y],
+        [to, y],
+      ],
+      line.feed,
+      line.power,
+    )
+    this.dark(to + way, y, line.feed)
+    return stroke
+  }
+
   remark(text: string): void {
     this.steps.push({ kind: 'remark', text })
   }

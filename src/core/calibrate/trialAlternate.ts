@@ -20,23 +20,11 @@ function layout(shape: TrialShape): TrialLayout {
   const right = left + LENGTH
   const out = new TrialWriter('Alternate lines')
   const firsts = speeds.map((at, block) => {
-    const run = runUp(at, acceleration)
+    const line = { feed: at, power: sameLine(power, speed, at), run: runUp(at, acceleration) }
     const rows = Array.from({ length: ROWS }, (_, row) => {
       const y = origin.y + block * (ROWS * PITCH + APART) + row * PITCH
-      const [from, to, out_] = row % 2 === 0 ? [left, right, right + run] : [right, left, left - run]
-      out.steps.push({ kind: 'rapid', x: row % 2 === 0 ? left - run : right + run, y })
-      out.dark(from, y, at)
-      const stroke = out.burn(
-        row === 0 ? String(block + 1) : '',
-        [
-          [from, y],
-          [to, y],
-        ],
-        at,
-        sameLine(power, speed, at),
-      )
-      out.dark(out_, y, at)
-      return stroke
+      const [from, to] = row % 2 === 0 ? [left, right] : [right, left]
+      return out.fly(row === 0 ? String(block + 1) : '', from, to, y, line)
     })
     return rows[0] ?? 0
   })

@@ -18,21 +18,9 @@ function layout(shape: TrialShape): TrialLayout {
   const out = new TrialWriter('Banding pattern')
   const rows = speeds.map((at, i) => {
     const y = origin.y + i * APART
-    const run = runUp(at, acceleration)
     out.remark(`Line ${i + 1}`)
-    out.steps.push({ kind: 'rapid', x: left - run, y })
-    out.dark(left, y, at)
-    const stroke = out.burn(
-      String(i + 1),
-      [
-        [left, y],
-        [left + LENGTH, y],
-      ],
-      at,
-      Math.min(0.9, sameLine(power, speed, at)),
-    )
-    out.dark(left + LENGTH + run, y, at)
-    return stroke
+    const line = { feed: at, power: Math.min(0.9, sameLine(power, speed, at)), run: runUp(at, acceleration) }
+    return out.fly(String(i + 1), left, left + LENGTH, y, line)
   })
   return {
     strokes: out.strokes,

@@ -31,21 +31,8 @@ function layout(shape: TrialShape): TrialLayout {
   })
   const rows = speeds.map((at, i) => {
     const y = origin.y + i * APART
-    const run = runUp(at, acceleration)
     out.remark(`Line ${i + 1}`)
-    out.steps.push({ kind: 'rapid', x: left - run, y })
-    out.dark(left, y, at)
-    const stroke = out.burn(
-      String(i + 1),
-      [
-        [left, y],
-        [right, y],
-      ],
-      at,
-      sameLine(power, speed, at),
-    )
-    out.dark(right + run, y, at)
-    return stroke
+    return out.fly(String(i + 1), left, right, y, { feed: at, power: sameLine(power, speed, at), run: runUp(at, acceleration) })
   })
   const [a = 0, b = 1] = uprights
   return {

@@ -1,30 +1,19 @@
 import { verdictOf } from '../bench'
+import { gapRoom, worstGap } from './closureFigures'
+import { lateLength, lateRoom, onDelay } from './delayFigures'
+import { daysLeft, hoursLeft } from './dueFigures'
+import { accelerationTried, accelerationWise, bandFree, bandRoom, frequencyWise, lostRoom, lostWay } from './limitFigures'
 import {
-  accelerationTried,
-  accelerationWise,
   alternatePlay,
   alternateRoom,
-  bandFree,
-  bandRoom,
   circleRoom,
   circleScale,
   circleSkew,
   circleSquareRoom,
-  daysLeft,
-  frequencyWise,
-  gapRoom,
-  hoursLeft,
-  isNewest,
-  lateLength,
-  lateRoom,
-  lostRoom,
-  lostWay,
-  onDelay,
   rectangleRoom,
   rectangleSkew,
-  worstGap,
-  type TrialBench,
-} from './trialFigures'
+} from './shapeFigures'
+import { isNewest, type TrialBench } from './trialView'
 
 const verdict = verdictOf<TrialBench>()
 const of = (part: string) => ({ stage: 'controller', part, goodFrom: 0, stopBelow: 0, short: 'look' }) as const

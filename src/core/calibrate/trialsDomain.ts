@@ -1,8 +1,22 @@
 import { domainOf } from '../bench'
-import * as trialFigures from './trialFigures'
+import * as closureFigures from './closureFigures'
+import * as delayFigures from './delayFigures'
+import * as dueFigures from './dueFigures'
+import * as limitFigures from './limitFigures'
+import * as shapeFigures from './shapeFigures'
 import * as trialVerdicts from './trialVerdicts'
 import * as tryFigures from './tryFigures'
 import * as tryVerdicts from './tryVerdicts'
 
 /** The half of calibration that patterns other than the scale run need, and what is tried without burning. */
-export const trialsDomain = domainOf('trials', trialFigures, trialVerdicts, tryFigures, tryVerdicts)
+export const trialsDomain = domainOf(
+  'trials',
+  delayFigures,
+  closureFigures,
+  shapeFigures,
+  limitFigures,
+  dueFigures,
+  trialVerdicts,
+  tryFigures,
+  tryVerdicts,
+)

@@ -17,6 +17,12 @@ function stopOf(view: View<TryBench>, way: string) {
   return stop
 }
 
+function axisOf(view: View<TryBench>, id: string) {
+  const axis = view.bench.controller.axes[id]
+  if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
+  return axis
+}
+
 /** How fast a hand comes near, mm/s. Source: ISO 13855, 2000 mm/s below half a metre (from memory). */
 const HAND = 2000
 
@@ -91,11 +97,7 @@ export const reachRoom = figure({
   symbols: { e: 'controller.axes.{0}.tried.reach', t: 'controller.axes.{0}.travel' },
   source: 'By definition; below 0 it runs against its end.',
   doubt: 'nudge',
-  work(view, id: string): number {
-    const axis = view.bench.controller.axes[id]
-    if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
-    return axis.tried.reach - axis.travel
-  },
+  work: (view, id: string): number => axisOf(view, id).tried.reach - axisOf(view, id).travel,
 })
 
 export const originRoom = figure({
@@ -107,11 +109,7 @@ export const originRoom = figure({
   symbols: { g: 'calibrate.gapAllowed', d: 'controller.axes.{0}.tried.repeats' },
   source: 'By definition; 0 is the limit.',
   doubt: 'nudge',
-  work(view, id: string): number {
-    const axis = view.bench.controller.axes[id]
-    if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
-    return view.bench.calibrate.gapAllowed - axis.tried.repeats
-  },
+  work: (view, id: string): number => view.bench.calibrate.gapAllowed - axisOf(view, id).tried.repeats,
 })
 
 /** Off a switch by less than this, its own scatter may press it again, mm. (common practice) */
@@ -126,9 +124,5 @@ export const pullOffRoom = figure({
   symbols: { p: 'controller.axes.{0}.tried.pullOff' },
   source: 'So that its scatter does not press it again (common practice).',
   doubt: 'nudge',
-  work(view, id: string): number {
-    const axis = view.bench.controller.axes[id]
-    if (axis === undefined) throw new RangeError(`there is no axis ${id} on this bench`)
-    return axis.tried.pullOff - LEAST_PULL_OFF
-  },
+  work: (view, id: string): number => axisOf(view, id).tried.pullOff - LEAST_PULL_OFF,
 })

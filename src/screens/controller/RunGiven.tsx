@@ -4,9 +4,10 @@ import type { Bench } from '../../core/document'
 import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession, isDone, type Told } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
-import { useChosenInstrument, useChosenRun, useInstrument } from './chosen'
+import { useChosenRun, useInstrument } from './chosen'
 import { HandOut } from './HandOut'
 import { Instruments } from './Instruments'
+import { InstrumentSelect } from './InstrumentSelect'
 import { Readings } from './Readings'
 import { Spans } from './Spans'
 
@@ -110,20 +111,8 @@ function NextRun({ bench }: { readonly bench: Bench }) {
         Size is wanted to <FactField path="calibrate.wantedShare" />. The marks begin at X <FactField path="calibrate.startX" />,
         Y <FactField path="calibrate.startY" />, burnt with <FactField path="calibrate.markPower" /> of full power at{' '}
         <FactField path="calibrate.markSpeed" />. They are read with{' '}
-        <select
-          className="input min-h-8 py-0.5 text-[14px]"
-          aria-label="Instrument of the run"
-          value={instrumentId}
-          onChange={(event) => useChosenInstrument.setState({ id: event.target.value })}
-        >
-          {Object.entries(bench.instruments).map(([key, it]) => (
-            <option key={key} value={key}>
-              {it.name}
-            </option>
-          ))}
-        </select>
-        . It is good for <FactField path="calibrate.goodDays" />, or <FactField path="calibrate.goodHours" /> of work; the machine
-        has run <FactField path="calibrate.hours" />.
+        <InstrumentSelect bench={bench} label="Instrument of the run" />. It is good for <FactField path="calibrate.goodDays" />,
+        or <FactField path="calibrate.goodHours" /> of work; the machine has run <FactField path="calibrate.hours" />.
       </Sentence>
       {plan.ok ? (
         <ul className="m-0 mt-1 max-w-[46rem] list-none p-0 text-[13px] text-second">

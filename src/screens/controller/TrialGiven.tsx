@@ -21,9 +21,10 @@ import {
 } from '../../state'
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
-import { chooseKind, chooseTrial, kindsOf, useChosenInstrument, useInstrument, useTrialShown } from './chosen'
+import { chooseKind, chooseTrial, kindsOf, useInstrument, useTrialShown } from './chosen'
 import { HandOut } from './HandOut'
 import { Instruments } from './Instruments'
+import { InstrumentSelect } from './InstrumentSelect'
 import { ReadingField } from './ReadingField'
 
 const BEGIN = (
@@ -193,20 +194,7 @@ function NextTrial({ bench, kind }: { readonly bench: Bench; readonly kind: Tria
   return (
     <Panel title={`Given, ${name.toLowerCase()}`}>
       <Sentence>
-        {SENTENCES[kind]} {BEGIN} Read with{' '}
-        <select
-          className="input min-h-8 py-0.5 text-[14px]"
-          aria-label="Instrument of the pattern"
-          value={instrument}
-          onChange={(event) => useChosenInstrument.setState({ id: event.target.value })}
-        >
-          {Object.entries(bench.instruments).map(([key, it]) => (
-            <option key={key} value={key}>
-              {it.name}
-            </option>
-          ))}
-        </select>
-        .
+        {SENTENCES[kind]} {BEGIN} Read with <InstrumentSelect bench={bench} label="Instrument of the pattern" />.
       </Sentence>
       {plan.ok ? (
         <HandOut

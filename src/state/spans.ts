@@ -1,5 +1,5 @@
-import { setAt, templateOf } from '../core/bench'
-import { BY_SPANS, calibratedStepsOf, spanShape } from '../core/calibrate'
+import { setAt, shownNumber, templateOf } from '../core/bench'
+import { BY_SPANS, calibratedStepsOf, spanShape, spanSteps } from '../core/calibrate'
 import { parseQuantity } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
@@ -29,6 +29,11 @@ export function removeSpan(id: string): Told {
 
 /** Lets an axis's steps follow its spans, with its record, or takes it off them. @returns What stands in the way. */
 export async function applySpans(axisId: string, isApplied: boolean): Promise<Told> {
+  const { bench: before } = useBenchStore.getState()
+  if (before === null) return NO_BENCH
+  if (isApplied && shownNumber(engineOf(before).value(spanSteps, axisId).result) === null) {
+    return told('Nothing follows from these spans yet: measure two different ones, moved with the same steps.')
+  }
   const edited = editBench(isApplied ? 'spans applied' : 'spans no longer applied', (it) =>
     setAt(it, `calibrate.applied.${axisId}`, isApplied ? BY_SPANS : undefined),
   )

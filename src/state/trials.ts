@@ -162,6 +162,11 @@ export async function readTrial(kind: TrialKindId, id: string): Promise<Told> {
   const { marks } = useMachine.getState()
   for (const pick of layout.picks.filter((it) => trial.picks[it.id] === undefined)) {
     const first = pick.strokes.findIndex((it) => marks[it]?.dotted === true)
+    if (first < 0 && pick.strokes.some((it) => (marks[it] ?? null) === null)) {
+      return told(
+        'The faster lines left no mark, so that nothing is known of them. Burn the pattern with more power, or with a slower fastest line.',
+      )
+    }
     pickTrial(kind, id, pick.id, first + 1)
   }
   return DONE

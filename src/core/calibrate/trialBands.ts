@@ -26,7 +26,14 @@ function layout(shape: TrialShape): TrialLayout {
     strokes: out.strokes,
     steps: [...out.steps, { kind: 'rapid', x: origin.x, y: origin.y }],
     readings: [],
-    picks: [{ id: 'dotted', words: 'The first line in which dots can be told apart', none: 'none of them', strokes: rows }],
+    picks: [
+      {
+        id: 'dotted',
+        words: 'The first line in which dots can be told apart',
+        none: 'none of them, and all can be seen',
+        strokes: rows,
+      },
+    ],
   }
 }
 

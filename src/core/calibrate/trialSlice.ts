@@ -87,7 +87,7 @@ export const STOPS = { stop: 'at the emergency stop', lid: 'at the lid' } as con
 
 /** The emergency stop or the lid, tried with the beam on. */
 const stoppedShape = group({
-  went: choice({ label: 'What the beam did', options: { dark: 'went out', lit: 'stayed on' } }),
+  went: choice({ label: 'Outcome for the beam', options: { dark: 'went out', lit: 'stayed on' } }),
   seconds: fact({ label: 'Time until it was out', quantity: 'time', min: 0, max: 60, unit: 'ms' }),
   /** From where a hand may come in, mm. */
   reach: fact({ label: 'Distance from hand to beam', quantity: 'length', min: 1, max: 3000 }),

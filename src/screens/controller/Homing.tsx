@@ -2,7 +2,7 @@ import { handTime, stopRoom, STOPS } from '../../core/calibrate'
 import { axisIds, type Bench } from '../../core/document'
 import { sayQuantity } from '../../core/units'
 import { useBenchStore } from '../../state'
-import { ChoiceField, FactField, FigureRow, Panel, Plate, ScaleBar, Sentence, usePlateFrame, useUnits } from '../../ui'
+import { ChoiceField, FactField, FigureRow, Panel, Plate, ScaleBar, Sentence, StageLink, usePlateFrame, useUnits } from '../../ui'
 import { ControllerSide } from './ControllerSide'
 
 const MARGINS = { left: 64, right: 56, top: 30, bottom: 60 }
@@ -17,7 +17,8 @@ export function HomingPlate() {
   if (!(width > 0) || !(depth > 0))
     return (
       <p className="py-6 text-second">
-        Enter the travel of X and Y, on Motion or in the machine’s settings: the picture is drawn to it.
+        The picture is drawn to the travel of X and Y: <StageLink stage="motion">enter it on Motion</StageLink>, or below as it is
+        set in the machine.
       </p>
     )
   return (

@@ -19,7 +19,7 @@ import {
   isStandInThere,
   type Told,
 } from '../../state'
-import { FactField, Findings, Panel, Sentence } from '../../ui'
+import { FactField, Findings, Panel, Sentence, StageLink } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { chooseKind, chooseTrial, kindsOf, useInstrument, useTrialShown } from './chosen'
 import { HandOut } from './HandOut'
@@ -205,9 +205,29 @@ function NextTrial({ bench, kind }: { readonly bench: Bench; readonly kind: Tria
           burnWords="Burn the pattern"
         />
       ) : (
-        <Findings findings={plan.findings} />
+        <>
+          <Findings findings={plan.findings} />
+          <WhereToGo code={plan.findings[0]?.code ?? ''} />
+        </>
       )}
     </Panel>
+  )
+}
+
+/** The very place where what a pattern lacks is found out. */
+function WhereToGo({ code }: { readonly code: string }) {
+  if (code === 'no-power') {
+    return (
+      <StageLink stage="controller" part="ramp">
+        Burn the faint mark
+      </StageLink>
+    )
+  }
+  if (code !== 'no-acceleration') return null
+  return (
+    <StageLink stage="controller" part="settings">
+      Read the settings of the machine
+    </StageLink>
   )
 }
 

@@ -1,6 +1,8 @@
 import { enterFact, getAt, setAt, shownNumber, standardUncertainty, type Path } from '../core/bench'
 import {
+  curveThreshold,
   layoutOf,
+  LIGHT_FROM,
   newestTrial,
   onDelay,
   readingOfMarks,
@@ -52,6 +54,7 @@ export function planTrial(bench: Bench, kind: TrialKindId): Outcome<TrialShape> 
       },
     )
   }
+  const lightFrom = shownNumber(engineOf(bench).value(curveThreshold).result)
   const frequency = bench.controller.beam.pwmFrequency.value ?? bench.electrical.pwmFrequency.value ?? 0
   const round = (mm: number): number => asCommanded(mm, bench.output.card)
   return {
@@ -60,7 +63,7 @@ export function planTrial(bench: Bench, kind: TrialKindId): Outcome<TrialShape> 
       origin: { x: round(startX.value), y: round(startY.value) },
       power: markPower.value,
       speed: markSpeed.value,
-      numbers: { ...numbers, acceleration, frequency },
+      numbers: { ...numbers, acceleration, frequency, ...(lightFrom === null ? {} : { [LIGHT_FROM]: lightFrom }) },
     },
     findings: [],
   }

@@ -1,4 +1,6 @@
+import { build } from 'vite'
 import { CableMachine } from '../cableMachine'
+import type { LinkReport } from '../faults/linkSuite'
 import { expect, test } from './driver'
 import { MachineDriver } from './machineDriver'
 
@@ -61,4 +63,28 @@ test('a controller on a cable is tried, read, sent a program, held, let go on an
   } finally {
     clearInterval(clock)
   }
+})
+
+test('the suite of link faults, over the browser’s own port in Chromium', async ({ page }) => {
+  test.setTimeout(180_000)
+  const built = await build({
+    configFile: false,
+    logLevel: 'silent',
+    define: { 'process.env.FAULTS': '""' },
+    build: { write: false, lib: { entry: 'tests/faults/linkInPage.ts', formats: ['es'], fileName: 'suite' } },
+  })
+  const [bundle] = [built].flat()
+  const code = bundle !== undefined && 'output' in bundle ? bundle.output[0].code : ''
+  await page.route('**/suite.html', (route) =>
+    route.fulfill({
+      contentType: 'text/html',
+      body: '<!doctype html><title>Link</title><script type="module" src="/suite.js"></script>',
+    }),
+  )
+  await page.route('**/suite.js', (route) => route.fulfill({ contentType: 'text/javascript', body: code }))
+  await page.goto('/suite.html')
+  await page.waitForFunction('"tryLinkFaults" in globalThis')
+  const report = (await page.evaluate('tryLinkFaults(120)')) as LinkReport
+  expect(report.clean).toMatchObject({ end: { kind: 'burnt' }, ranToItsEnd: true, untrueOff: 0, outAfterFault: [] })
+  expect([report.tried, report.wrong]).toEqual([120, []])
 })

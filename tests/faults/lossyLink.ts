@@ -8,6 +8,7 @@ import {
   type BeamState,
   type ControllerLink,
   type RunEnd,
+  type TextPort,
   type StopState,
 } from '../../src/core/controller'
 import { createStandIn } from '../../src/core/workshop'
@@ -44,8 +45,26 @@ const PROGRAM = ['G21 G90', 'M3 S600 F600', 'G1 X8', 'G1 Y8', 'M5', 'M2']
 const TICK = 0.04
 const LONGEST = 40
 
+/** The machine's end of a cable: what comes out of it, and how a line goes into it; null is the cable pulled out. */
+export interface CableEnd {
+  receive(text: string): void
+  push: (text: string | null) => void
+}
+/** What is between the session and the machine: the stand-in's own lines, a cable, or a cable behind a port that is opened. */
+export type Over = 'stand-in' | 'cable' | ((end: CableEnd) => Promise<TextPort>)
+
+/** Lets everything happen that waits for nothing but its turn. */
+let settle = async (): Promise<void> => {
+  await Promise.resolve()
+  await Promise.resolve()
+}
+/** Where streams lie between, a turn takes longer. */
+export function settleBy(turn: () => Promise<void>): void {
+  settle = turn
+}
+
 /** Runs a program on a stand-in over a link with one fault (or none), on a clock of its own. */
-export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable' = 'stand-in'): Promise<Trial> {
+export async function tryLink(fault: LinkFault | null, over: Over = 'stand-in'): Promise<Trial> {
   let now = 0
   let timers: { readonly due: number; readonly act: () => void }[] = []
   let hear: (line: string | null) => void = () => undefined
@@ -74,7 +93,7 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
       if (fault.kind === 'gone') return void coming.push(null)
       if (fault.kind === 'garble') return void coming.push(`${line.slice(0, 3)}\u0000${line.slice(4)}`)
       if (fault.kind === 'twice') return void coming.push(line, line)
-      const [isState, power, place] = over === 'cable' ? [line.startsWith('state '), 7, 3] : [line.startsWith('at '), 4, 2]
+      const [isState, power, place] = over !== 'stand-in' ? [line.startsWith('state '), 7, 3] : [line.startsWith('at '), 4, 2]
       if (!isState) return void coming.push(line)
       const words = line.split(' ')
       words[fault.kind === 'wild power' ? power : place] = fault.kind === 'wild power' ? '7.0000' : '99999.000'
@@ -86,7 +105,7 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
     saw(line)
     say(line)
   }
-  const cable = over === 'cable' ? new CableMachine(say, 41, saw) : null
+  const cable = over !== 'stand-in' ? new CableMachine(say, 41, saw) : null
   const standIn = cable?.standIn ?? createStandIn({ spec: HERON_SPEC, number: 41, say: both })
   const after: After = (ms, act) => {
     const timer = { due: now + ms / 1000, act }
@@ -95,7 +114,11 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
   }
   /** The wire: lines one way, pieces of text the other; @returns whether it reaches the machine. */
   const leaves = (line: string): boolean => {
-    out.push({ line, afterFault: session.fault !== null })
+    note(line)
+    return reaches()
+  }
+  const note = (line: string): void => void out.push({ line, afterFault: session.fault !== null })
+  const reaches = (): boolean => {
     const n = seen.out++
     if (fault?.way !== 'out' || !(n === fault.at || (fault.kind !== 'drop' && n > fault.at))) return true
     struck()
@@ -106,6 +129,31 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
     return false
   }
   const listen = (listener: (line: string | null) => void): void => void (hear = listener)
+  const straight = {
+    send(text: string): void {
+      if (leaves(text.trimEnd())) cable?.receive(text)
+    },
+    listen: (listener: (text: string | null) => void) => listen((line) => listener(line === null ? null : `${line}\n`)),
+    close: () => undefined,
+  }
+  /** A port that was opened: what is said into it is noted at once, and reaches the machine when it comes out at the other end. */
+  const opened = async (open: Exclude<Over, string>, machine: CableMachine): Promise<TextPort> => {
+    const end: CableEnd = {
+      receive(text) {
+        if (reaches()) machine.receive(text)
+      },
+      push: () => undefined,
+    }
+    const port = await open(end)
+    hear = (line) => end.push(line === null ? null : `${line}\n`)
+    return {
+      ...port,
+      send(text) {
+        note(text.trimEnd())
+        port.send(text)
+      },
+    }
+  }
   const link: ControllerLink =
     cable === null
       ? {
@@ -115,18 +163,7 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
           listen,
           close: () => undefined,
         }
-      : createCableLink(
-          {
-            send(text) {
-              if (leaves(text.trimEnd())) cable.receive(text)
-            },
-            listen: (listener) => listen((line) => listener(line === null ? null : `${line}\n`)),
-            close: () => undefined,
-          },
-          PLAIN_LINK,
-          '{key} = {value}',
-          after,
-        )
+      : createCableLink(typeof over === 'function' ? await opened(over, cable) : straight, PLAIN_LINK, '{key} = {value}', after)
   const session = createSession(
     link,
     after,
@@ -143,8 +180,7 @@ export async function tryLink(fault: LinkFault | null, over: 'stand-in' | 'cable
   while (now < LONGEST) {
     for (let turn = 0; turn < 6; turn++) {
       while (coming.length > 0) hear(coming.shift() ?? null)
-      await Promise.resolve()
-      await Promise.resolve()
+      await settle()
     }
     if (!standIn.resting) {
       ranAtAll = true

@@ -151,13 +151,28 @@ export function runUp(speed: number, acceleration: number): number {
 
 /**
  * Power that marks as much at another speed: the energy of a millimetre stays.
- * @param power Share of full power at `speed`, 0…1. @returns A share, never above 1.
- * Valid: where full power still marks. Source: line energy P/v.
+ * @param power Share of full power at `speed`, 0…1. @param lightFrom Share from which there is light; less than `power`.
+ * @returns A share, never above 1.
+ * Valid: where full power still marks, light that rises evenly from its threshold. Source: line energy P/v.
  * @example sameLine(0.1, 20, 60) // 0.3
  */
-export function sameLine(power: number, speed: number, at: number): number {
-  return Math.min(1, (power * at) / speed)
+export function sameLine(power: number, speed: number, at: number, lightFrom = 0): number {
+  const from = Math.min(lightFrom, power)
+  return Math.min(1, from + ((power - from) * at) / speed)
 }
+
+/**
+ * Power that a trial marks with at another speed than its own, by the threshold that the power curve had then; where nobody had
+ * read one, slower lines keep its power, for with less there may be no light at all.
+ * @param at mm/s. Valid: any trial. Source: line energy P/v.
+ * @example powerAt({ origin: { x: 0, y: 0 }, power: 0.2, speed: 20, numbers: {} }, 10) // 0.2
+ */
+export function powerAt({ power, speed, numbers }: TrialShape, at: number): number {
+  const from = numbers[LIGHT_FROM]
+  return from === undefined ? Math.max(power, sameLine(power, speed, at)) : sameLine(power, speed, at, from)
+}
+/** Name of the number that says from which share of full power there was light. */
+export const LIGHT_FROM = 'lightFrom'
 
 /**
  * Standard uncertainty of what is read between two burnt marks: the reading's own, and that each mark lies on a whole step.

@@ -1,4 +1,4 @@
-import { evenly, numberIn, runUp, sameLine, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
+import { evenly, numberIn, runUp, powerAt, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
 
 const BLOCKS = 4
 const ROWS = 4
@@ -20,7 +20,7 @@ function layout(shape: TrialShape): TrialLayout {
   const right = left + LENGTH
   const out = new TrialWriter('Alternate lines')
   const firsts = speeds.map((at, block) => {
-    const line = { feed: at, power: sameLine(power, speed, at), run: runUp(at, acceleration) }
+    const line = { feed: at, power: powerAt(shape, at), run: runUp(at, acceleration) }
     const rows = Array.from({ length: ROWS }, (_, row) => {
       const y = origin.y + block * (ROWS * PITCH + APART) + row * PITCH
       const [from, to] = row % 2 === 0 ? [left, right] : [right, left]

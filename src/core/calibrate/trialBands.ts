@@ -1,4 +1,4 @@
-import { numberIn, runUp, sameLine, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
+import { numberIn, runUp, powerAt, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
 
 const ROWS = 10
 const APART = 3
@@ -19,7 +19,7 @@ function layout(shape: TrialShape): TrialLayout {
   const rows = speeds.map((at, i) => {
     const y = origin.y + i * APART
     out.remark(`Line ${i + 1}`)
-    const line = { feed: at, power: Math.min(0.9, sameLine(power, speed, at)), run: runUp(at, acceleration) }
+    const line = { feed: at, power: Math.min(0.9, powerAt(shape, at)), run: runUp(at, acceleration) }
     return out.fly(String(i + 1), left, left + LENGTH, y, line)
   })
   return {

@@ -1,4 +1,4 @@
-import { evenly, numberIn, runUp, sameLine, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
+import { evenly, numberIn, runUp, powerAt, TrialWriter, type TrialKind, type TrialLayout, type TrialShape } from './trial'
 
 const ROWS = 6
 const APART = 4
@@ -32,7 +32,7 @@ function layout(shape: TrialShape): TrialLayout {
   const rows = speeds.map((at, i) => {
     const y = origin.y + i * APART
     out.remark(`Line ${i + 1}`)
-    return out.fly(String(i + 1), left, right, y, { feed: at, power: sameLine(power, speed, at), run: runUp(at, acceleration) })
+    return out.fly(String(i + 1), left, right, y, { feed: at, power: powerAt(shape, at), run: runUp(at, acceleration) })
   })
   const [a = 0, b = 1] = uprights
   return {

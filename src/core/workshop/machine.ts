@@ -6,6 +6,7 @@ import { drawHidden, type Hidden, type StandInSpec } from './hidden'
 import { endOf, isCommanded, Job, leaving, litShare } from './job'
 import { Lag, shareOfWay, strainOf } from './lag'
 import { Sheet } from './materials'
+import { lightShare } from './meter'
 import { Mechanics, type Axis, type Place } from './mechanics'
 import { factorySettings, kept } from './settings'
 
@@ -283,7 +284,7 @@ class SimulatedMachine implements StandIn {
     const speed = moves.feed[i] as number
     if (lit >= 1) this.sheet.miss()
     else
-      this.sheet.burn(from, mechanics.spot(), (this.options.spec.power * share) / speed, speed / this.setting('beam/frequency'))
+      this.sheet.burn(from, mechanics.spot(), (this.options.spec.power * lightShare(share, this.options.number)) / speed, speed / this.setting('beam/frequency'))
   }
 
   private end(): void {

@@ -111,6 +111,15 @@ function curveOf(share: number, number: number): number {
 }
 
 /**
+ * The light that the stand-in's head gives at a share of full power, of that at full.
+ * @param share 0…1. @param number Which stand-in it is. @returns 0…1. Valid: any stand-in. Source: a curve hidden by the number.
+ * @example lightShare(1, 1) // 1
+ */
+export function lightShare(share: number, number: number): number {
+  return curveOf(share, number)
+}
+
+/**
  * One reading of the stand-in's power meter. @param watts What the sheet would give. @param number Which stand-in it is.
  * @param share Of full power, 0…1, for one reading of a curve; null: at full power, for itself. @returns W, and its standard uncertainty. Valid: any light. Source: a share and a curve
  * hidden by the number, 1 % of noise; the meter's own scale, common to all its readings, is in the uncertainty of one that stands for itself.

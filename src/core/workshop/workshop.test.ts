@@ -56,9 +56,9 @@ describe('the machine', () => {
   it('burns where the energy of a line is above its threshold, wider the slower', () => {
     const { machine, run } = started()
     const { threshold, radius } = machine.hidden
-    const feed = (over: number): number => ((spec.power * 0.5) / (threshold * over)) * 60
+    const feed = (over: number): number => (spec.power / (threshold * over)) * 60
     const line = (over: number, y: number): string => `G0 X10 Y${y}\nG1 X30 F${feed(over).toFixed(3)}`
-    run(`G21 G90\nM3 S500\n${line(0.9, 10)}\n${line(Math.E ** 2, 12)}\nM2`)
+    run(`G21 G90\nM3 S1000\n${line(0.9, 10)}\n${line(Math.E ** 2, 12)}\nM2`)
     machine.advance(Infinity)
     expect(machine.marks[0]).toBeNull()
     // D = 2·w·√(½·ln e²) = 2·w (Liu 1982, from memory).

@@ -66,7 +66,7 @@ module.exports = {
       // What a domain works and judges is fetched on its own, so that the rest of it does not come along.
       to: {
         path: '^src/core/[^/]+/',
-        pathNot: ['^src/core/$1/', '/index\\.ts$', '/(domain|mechanicsDomain|lightDomain|trialsDomain)\\.ts$'],
+        pathNot: ['^src/core/$1/', '/index\\.ts$', '/(domain|mechanicsDomain|lightDomain|trialsDomain|beamDomain)\\.ts$'],
       },
     },
     {

@@ -1,6 +1,7 @@
 import { readSaid, type Said } from '../src/core/controller'
 import {
   createStandIn,
+  readBoard,
   readCalipers,
   seeded,
   type Hidden,
@@ -48,7 +49,11 @@ export class HandMachine {
     const { machine } = this
     const { calipers } = machine.hidden
     const hidden = { ...calipers, scale: this.caliperScale ?? calipers.scale }
-    const out = readCalipers(machine.marks, reading, { max: 150, resolution: 0.01 }, hidden, this.random)
+    const jaws = { max: 150, resolution: 0.01 }
+    const out =
+      'board' in reading
+        ? readBoard(machine.board(reading.board), jaws, hidden, this.random)
+        : readCalipers(machine.marks, reading, jaws, hidden, this.random)
     if (!out.ok) throw new Error(out.why)
     return out.value
   }

@@ -1,4 +1,4 @@
-import { layoutOf, type TrialKindId, type TrialShape } from '../src/core/calibrate'
+import { layoutOf, sheetWords, TRIALS, type TrialKindId, type TrialShape } from '../src/core/calibrate'
 import { PLAIN_CARD, writeProgram } from '../src/core/gcode'
 import { drawHidden, type Hidden } from '../src/core/workshop'
 import { HandMachine, HERON_SPEC } from './handMachine'
@@ -12,6 +12,8 @@ const NUMBERS: Readonly<Record<TrialKindId, Readonly<Record<string, number>>>> =
   alternate: { fastest: 60, acceleration: 500 },
   moves: { field: 100, acceleration: 500 },
   bands: { fastest: 200, acceleration: 500, frequency: 1000 },
+  focus: { lift: 12, run: 150 },
+  wedge: { slowest: 2, fastest: 100, drop: 20, acceleration: 500 },
 }
 
 export function trialShape(kind: TrialKindId, more: Readonly<Record<string, number>> = {}): TrialShape {
@@ -32,7 +34,8 @@ export function burnTrial(
   const { steps, readings } = layoutOf(kind, shape)
   const written = writeProgram(steps, PLAIN_CARD)
   if (!written.ok) throw new Error('the trial cannot be written')
-  machine.ask('sheet')
+  const lies = TRIALS[kind].lies?.(shape)
+  machine.ask(lies === undefined ? 'sheet' : sheetWords(lies))
   const end = machine.run(written.value)
   if (end?.kind !== 'ended') throw new Error(JSON.stringify(end))
   return Object.fromEntries(readings.map((it) => [it.id, machine.read(it.span)]))

@@ -5,6 +5,7 @@ import type { UnitId } from '../core/units'
 import { axisSettingsShape, listedFact, type AxisSettings } from '../core/controller'
 import { HERON_COOLING, HERON_DRIVER } from './demoDriver'
 import { HERON_WIRING } from './demoWiring'
+import { HERON_FOCUS, heronFocus } from './heronFocus'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
@@ -72,6 +73,7 @@ export function heron(id = 'heron'): BenchBundle {
     instruments: {
       calipers: instrument(1, 'Calipers', 0, 150, 0.01, 0.02, 0.05),
       rule: instrument(2, 'Steel rule and lens', 0, 1000, 0.1, 0.06, 0.02),
+      loupe: instrument(4, 'Measuring loupe', 0, 20, 0.05, 0.006, 0.1),
       tape: instrument(3, 'Tape measure', 0, 3000, 1, 0.15, 0.1),
     },
     motion: {
@@ -139,6 +141,8 @@ export function heron(id = 'heron'): BenchBundle {
       ...blank.calibrate,
       markPower: { value: 0.14, typed: '14', typedUnit: 'percent', origin: 'measured', doubt: { kind: 'exact' }, at: RUN_MADE },
       runs: { [HERON_RUN]: heronRun },
+      focusBy: HERON_FOCUS,
+      trials: { ...blank.calibrate.trials, focus: { [HERON_FOCUS]: heronFocus } },
       applied: { x: HERON_RUN },
     },
     optics: {
@@ -147,6 +151,10 @@ export function heron(id = 'heron'): BenchBundle {
       wavelength: stated(455, '455', 'nm', 5),
       spotX: stated(0.08, '0.08', 'mm', 0.02, 'assumed'),
       spotY: stated(0.11, '0.11', 'mm', 0.02, 'assumed'),
+      flatAlong: { chosen: 'x', origin: 'measured', doubt: { kind: 'exact' } },
+      gap: read(29.2, '29.2', 'calipers', 0.05),
+      sheet: read(3.02, '3.02', 'calipers', 0.02),
+      headTurn: stated(0.8, '0.8', 'mm', 0.01),
     },
     plan: heronPlan(blank.plan),
     safety: {

@@ -110,6 +110,13 @@ export function plover(id = 'plover'): BenchBundle {
       wavelength: given(450, '450', 'nm', 5),
       spotX: given(0.09, '0.09', 'mm', 0.02, 'assumed'),
       spotY: given(0.12, '0.12', 'mm', 0.02, 'assumed'),
+      flatAlong: { chosen: 'y', origin: 'stated', doubt: { kind: 'exact' } },
+      m2X: given(3, '3', 'one', 0.4),
+      m2Y: given(9, '9', 'one', 1.2),
+      gap: given(4.05, '4.05', 'mm', 0.1),
+      focusGap: given(4, '4', 'mm', 0.1),
+      plate: given(15.02, '15.02', 'mm', 0.02),
+      feeler: given(6.1, '6.1', 'mm', 0.1),
     },
     safety: {
       ...blank.safety,

@@ -1,4 +1,5 @@
 import type { StageDef } from '../ui/stage'
+import { beam } from './beam/stage'
 import { controller } from './controller/stage'
 import { motion } from './motion/stage'
 import { plan } from './plan/stage'
@@ -17,11 +18,7 @@ export const STAGES: readonly StageDef[] = [
   motion,
   power,
   controller,
-  later({
-    id: 'beam',
-    name: 'Beam',
-    question: 'Where is focus, how big is the spot, what does 40 % really give?',
-  }),
+  beam,
   later({
     id: 'burns',
     name: 'Burns',

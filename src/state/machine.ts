@@ -331,15 +331,15 @@ const NO_CAUTIONS: Finding = {
 
 /**
  * Puts a fresh sheet in, sends a program and runs it to its end.
- * @param burnt What the program burns, so that its marks are known again.
+ * @param burnt What the program burns, so that its marks are known again. @param sheet How the stand-in's sheet lies.
  * @returns How it came out.
  */
-export async function runProgram(text: string, burnt: string): Promise<RunEnd> {
+export async function runProgram(text: string, burnt: string, sheet?: string): Promise<RunEnd> {
   if (open === null) return { kind: 'not begun', finding: NO_LINK.finding }
   if (useSession.getState().cautions !== 'taken') return { kind: 'not begun', finding: NO_CAUTIONS }
   useMachine.setState({ finding: null, running: true, marks: [], burnt, report: null })
   const lines = text.split('\n').filter((it) => it !== '')
-  const end = await runLines(open.session, lines)
+  const end = await runLines(open.session, lines, sheet)
   useMachine.setState({ running: false, isPaused: false })
   void showMarks()
   if ('finding' in end && end.finding.code !== 'closed') useMachine.setState({ finding: end.finding })

@@ -84,6 +84,8 @@ export function roundedAway(run: RunShape, bench: Bench): Finding | null {
 /** A run that is laid out, and becomes part of the bench once it is burnt, or handed out. */
 export interface RunDraft {
   readonly id: string
+  /** How the stand-in's sheet lies, in its words; flat where nothing is said. */
+  readonly sheet?: string
   /** Takes it onto the bench. @returns Why not. */
   readonly keep: () => Told
 }

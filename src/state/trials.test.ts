@@ -46,7 +46,8 @@ describe('a trial', () => {
     const trial = of(kind, id)!
     for (const name of Object.keys(TRIALS[kind].facts)) expect(trial.numbers[name]).toBeGreaterThan(0)
     expect(trial).toMatchObject({
-      order: 1,
+      // The demo has burnt one focus ramp.
+      order: kind === 'focus' ? 2 : 1,
       axes: { x: 'x', y: 'y' },
       speed: bench().calibrate.markSpeed.value,
       numbers: { acceleration: 500 },

@@ -6,6 +6,7 @@ import {
   newestTrial,
   onDelay,
   readingOfMarks,
+  sheetWords,
   TRIALS,
   type Trial,
   type TrialKindId,
@@ -30,7 +31,8 @@ import { DONE, isDone, NO_BENCH, reasonOf, told, type Told } from './told'
 export function planTrial(bench: Bench, kind: TrialKindId): Outcome<TrialShape> {
   const { x } = scanIds(bench)
   const { startX, startY, markPower, markSpeed } = bench.calibrate
-  if (markPower.value === null || markSpeed.value === null) {
+  const isOwn = TRIALS[kind].ownPower === true
+  if (!isOwn && (markPower.value === null || markSpeed.value === null)) {
     return refused('no-power', 'The marking power is not known: burn the faint mark first, or enter it.', {
       path: 'calibrate.markPower',
     })
@@ -61,18 +63,21 @@ export function planTrial(bench: Bench, kind: TrialKindId): Outcome<TrialShape> 
     ok: true,
     value: {
       origin: { x: round(startX.value), y: round(startY.value) },
-      power: markPower.value,
-      speed: markSpeed.value,
+      power: markPower.value ?? 1,
+      speed: markSpeed.value ?? USUAL_SPEED,
       numbers: { ...numbers, acceleration, frequency, ...(lightFrom === null ? {} : { [LIGHT_FROM]: lightFrom }) },
     },
     findings: [],
   }
 }
 
+/** mm/s, for a pattern that brings its own. */
+const USUAL_SPEED = 20
+
 /** What of the numbers of a kind is the wrong way round, or null. */
 function orderFinding(kind: TrialKindId, numbers: Readonly<Record<string, number>>): string | null {
   const { slowest = 0, fastest = Infinity, small = 0, large = Infinity } = numbers
-  if (kind === 'delay' && !(fastest > slowest)) return 'The fastest line must be faster than the slowest.'
+  if ((kind === 'delay' || kind === 'wedge') && !(fastest > slowest)) return 'The fastest must be faster than the slowest.'
   return large > small ? null : 'The large ones must be larger than the small ones.'
 }
 
@@ -94,7 +99,13 @@ export function draftTrial(kind: TrialKindId, instrument: string): Outcome<RunDr
   }
   const id = newId()
   const keep = (): Told => editBench('a new trial', (it) => setAt(it, `calibrate.trials.${kind}.${id}`, trial))
-  return { ok: true, value: { id, keep }, findings: [] }
+  return { ok: true, value: { id, keep, ...sheetOf(kind, trial) }, findings: [] }
+}
+
+/** How the stand-in's sheet has to lie for a trial. */
+export function sheetOf(kind: TrialKindId, shape: TrialShape): Pick<RunDraft, 'sheet'> {
+  const lies = TRIALS[kind].lies?.(shape)
+  return lies === undefined ? {} : { sheet: sheetWords(lies) }
 }
 
 /** The trial of a kind that is looked at: the one chosen, else the newest. */
@@ -136,7 +147,10 @@ export function enterTrialReading(kind: TrialKindId, id: string, def: TrialReadi
   if (!read.ok) return read.findings
   const own = standardUncertainty(read.value.doubt)
   const step = shownNumber(engineOf(bench).value(smallestStep, trial.axes.x).result) ?? 0
-  const u = readingOfMarks(own > 0 ? own : USUAL_U, step)
+  const itself = own > 0 ? own : USUAL_U
+  // A width, or how the board lies, does not depend on where the motors' steps fall.
+  const isOfSteps = !('width' in def.span || 'board' in def.span)
+  const u = Math.hypot(isOfSteps ? readingOfMarks(itself, step) : itself, def.moreU ?? 0)
   return [...read.findings, ...setFact(path, { ...read.value, doubt: { kind: 'standard', u } }, def.words)]
 }
 

@@ -8,6 +8,7 @@ import {
   mended,
   meterReading,
   pluckedSound,
+  readBoard,
   readCalipers,
   seeded,
   type Grade,
@@ -106,7 +107,9 @@ const api: WorkshopWorker = {
   read: (reading) =>
     standIn === null
       ? { ok: false, why: 'The stand-in is not connected.' }
-      : readCalipers(standIn.marks, reading, CALIPERS, standIn.hidden.calipers, noise),
+      : 'board' in reading
+        ? readBoard(standIn.board(reading.board), CALIPERS, standIn.hidden.calipers, noise)
+        : readCalipers(standIn.marks, reading, CALIPERS, standIn.hidden.calipers, noise),
   pluck(belt, massPerMetreKg, spanMm) {
     if (standIn === null) return null
     const toneHz = hiddenTone(standIn.hidden.pull[belt], massPerMetreKg, spanMm)

@@ -84,7 +84,7 @@ test('the suite of link faults, over the browser’s own port in Chromium', asyn
   await page.route('**/suite.js', (route) => route.fulfill({ contentType: 'text/javascript', body: code }))
   await page.goto('/suite.html')
   await page.waitForFunction('"tryLinkFaults" in globalThis')
-  const report = (await page.evaluate('tryLinkFaults(120)')) as LinkReport
+  const report = await page.evaluate<LinkReport>('tryLinkFaults(120)')
   expect(report.clean).toMatchObject({ end: { kind: 'burnt' }, ranToItsEnd: true, untrueOff: 0, outAfterFault: [] })
   expect([report.tried, report.wrong]).toEqual([120, []])
 })

@@ -52,6 +52,9 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ...['calibrate.onDelay', 'calibrate.offDelay', 'calibrate.lateLength', 'calibrate.worstGap', 'calibrate.lostWay'],
     ...['calibrate.circleScale', 'calibrate.circlePlay', 'calibrate.circleSkew', 'calibrate.rectangleSkew'],
     ...['calibrate.alternatePlay', 'calibrate.alternateDelay', 'calibrate.lostRoom', 'calibrate.frequencyWise'],
+    ...['calibrate.gapAtFocus', 'calibrate.waist', 'calibrate.rayleigh', 'calibrate.depthOfFocus', 'calibrate.wedgeLight'],
+    ...['calibrate.peakAtFocus', 'calibrate.peakNow', 'calibrate.focusAcross', 'calibrate.focusOfRamp'],
+    ...['calibrate.rampWaist', 'calibrate.rampRayleigh', 'calibrate.rampQuality'],
     ...['calibrate.daysLeft', 'calibrate.hoursLeft', 'calibrate.spanScale', 'calibrate.spanSteps'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
@@ -145,7 +148,7 @@ function withDriver(kind: string, facts: Readonly<Record<string, number>>, choic
 
 /** The demos, and the first on every kinematics, with what their machines have not been measured for yet. */
 const benches: readonly (readonly [string, Bench])[] = [
-  ['plover', plover().bench],
+  ['plover', entered(plover().bench, { 'optics.gauge': 4 })],
   ...Object.keys(KINEMATICS).map((it) => {
     const bench = entered(railed(it), {
       'motion.axes.x.closedBelt': 200,

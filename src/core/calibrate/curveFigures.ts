@@ -1,12 +1,26 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import { fitCurve, LEAST_LIT, shareForLight, type CurvePoint, type PowerCurve } from './powerCurve'
+import type { OpticsBench } from '../optics'
 import type { CalibrateBench } from './slice'
+import { wedgePoints } from './wedgeFigures'
 
-const figure = figureOf<CalibrateBench>()
+type CurveBench = CalibrateBench & OpticsBench
+const figure = figureOf<CurveBench>()
 const SOURCE = 'Least squares over the readings with light; the threshold is where the line meets the axis.'
 
-/** The readings that are entered. */
-function pointsOf(view: View<CalibrateBench>): readonly CurvePoint[] {
+/** What is known of the curve: the meter's readings, or where there are not enough of them the newest step wedge. */
+function pointsOf(view: View<CurveBench>): readonly CurvePoint[] {
+  const read = meteredOf(view)
+  if (read.length >= LEAST_LIT) return read
+  const hasWedge = view.rows(({ calibrate }) => Object.keys(calibrate.trials.wedge).length > 0)
+  if (!hasWedge) return read
+  const orders = view.rows(({ calibrate }) => calibrate.trials)
+  const wedge = wedgePoints(view.bench.calibrate.trials, orders, view.bench.optics.power)
+  return wedge.length > 0 ? wedge : read
+}
+
+/** The readings of a meter that are entered. */
+function meteredOf(view: View<CurveBench>): readonly CurvePoint[] {
   const { curve } = view.bench.calibrate
   return Object.keys(curve).flatMap((id) => {
     const isRead = !Number.isNaN(view.asEntered.calibrate.curve[id]?.light ?? Number.NaN)
@@ -15,11 +29,22 @@ function pointsOf(view: View<CalibrateBench>): readonly CurvePoint[] {
   })
 }
 
-function fitOf(view: View<CalibrateBench>): PowerCurve {
+function fitOf(view: View<CurveBench>): PowerCurve {
   const fit = fitCurve(pointsOf(view))
   if (fit === null) throw new NotYet(`read the light at ${LEAST_LIT} powers or more that give some`)
   return fit
 }
+
+export const curvePoints = figure({
+  id: 'calibrate.curvePoints',
+  label: 'What is known of the power curve',
+  quantity: 'power',
+  formula: '(s_i, P_i)',
+  symbols: {},
+  source: 'Readings of a meter, else of the newest step wedge times the optical power.',
+  doubt: { none: 'A list; each number that is shown is a figure of its own.' },
+  work: (view): readonly CurvePoint[] => pointsOf(view),
+})
 
 export const curveFit = figure({
   id: 'calibrate.curveFit',
@@ -111,7 +136,7 @@ export const zeroRoom = figure({
   source: 'IEC 60825-1, class 2 (from memory); only for visible light, and only in a glance.',
   doubt: 'nudge',
   work(view): number {
-    const zero = pointsOf(view).find((it) => it.share === 0)
+    const zero = meteredOf(view).find((it) => it.share === 0)
     if (zero === undefined) throw new NotYet('read the light at 0 %')
     return CLASS_2 - zero.watts
   },
@@ -143,8 +168,10 @@ export const sightUnmarked = figure({
 
 /** Shares of the most light that the table gives powers for, in percent. */
 export const LIGHTS = ['10', '20', '30', '40', '50', '60', '70', '80', '90', '100'] as const
-const aLight = subjectOf<CalibrateBench>()('share of light', ({ calibrate }): [percent: string][] =>
-  Object.keys(calibrate.curve).length < LEAST_LIT ? [] : LIGHTS.map((it) => [it]),
+const aLight = subjectOf<CurveBench>()('share of light', ({ calibrate }): [percent: string][] =>
+  Object.keys(calibrate.curve).length < LEAST_LIT && Object.keys(calibrate.trials.wedge).length === 0
+    ? []
+    : LIGHTS.map((it) => [it]),
 )
 
 export const powerForLight = figure({

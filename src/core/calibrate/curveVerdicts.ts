@@ -1,8 +1,9 @@
 import { verdictOf } from '../bench'
 import { curveOff, curveThreshold, sightSeen, sightUnmarked, straightRoom, zeroRoom } from './curveFigures'
+import type { OpticsBench } from '../optics'
 import type { CalibrateBench } from './slice'
 
-const verdict = verdictOf<CalibrateBench>()
+const verdict = verdictOf<CalibrateBench & OpticsBench>()
 const readAt = ({ calibrate }: CalibrateBench, percent?: number): number =>
   Object.values(calibrate.curve).filter((it) => it.light.value !== null && (percent === undefined || it.percent === percent))
     .length

@@ -48,4 +48,18 @@ export const calibrateMigrations: readonly Migration[] = [
     why: 'a bench got trials of delays, closure, shape and limits',
     up: (calibrate) => ({ ...calibrate, ...WITH_TRIALS }),
   },
+  {
+    to: 11,
+    why: 'a bench got focus ramps and step wedges',
+    up: (calibrate) => ({
+      ...calibrate,
+      focusBy: '',
+      focusLift: mm(12),
+      focusRun: mm(150),
+      wedgeSlowest: mmPerS(2),
+      wedgeFastest: mmPerS(100),
+      wedgeDrop: mm(20),
+      trials: { ...(calibrate['trials'] as object), focus: {}, wedge: {} },
+    }),
+  },
 ]

@@ -94,6 +94,8 @@ export const calibrateShape = group(
     }),
     /** Which run an axis's steps follow; none: the drive train's. */
     applied: many(text(0, 200)),
+    /** Id of the focus ramp that the beam follows; none: the spot as entered. */
+    focusBy: text(0, 200, ''),
     /** Spans of the axes that are moved by hand. */
     spans: many(spanShape, { label: ({ label, thing }) => `${label} of ${thing.commanded} mm` }),
     /** From which power the spot can be seen, and up to which it leaves no mark. */

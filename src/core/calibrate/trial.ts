@@ -24,6 +24,9 @@ export type TrialSpan =
   | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
   | { readonly beyond: number; readonly end: StrokeEnd }
   | { readonly first: StrokeEnd; readonly last: StrokeEnd; readonly axis: 'x' | 'y' }
+  | { readonly width: number }
+  | { readonly seen: readonly [first: number, last: number] }
+  | { readonly board: 'gap' | 'lift' | 'run' }
   | { readonly outline: readonly [first: number, last: number]; readonly angleRad: number; readonly inside: boolean }
 
 /** One reading of a trial. */
@@ -35,6 +38,8 @@ export interface TrialReading {
   readonly span: TrialSpan
   /** mm; null where nothing is commanded but that there be none. */
   readonly commanded: number | null
+  /** Standard uncertainty that the pattern itself adds to the reading, mm. */
+  readonly moreU?: number
 }
 
 /** Something picked out of a trial by eye: one of its strokes, or none. */
@@ -65,7 +70,21 @@ export interface TrialKind {
   readonly facts: Readonly<Record<string, string>>
   /** The beam must go on at once, whatever the output card waits for. */
   readonly withoutWait?: true
+  /** It brings powers of its own: the faint mark's is not asked for. */
+  readonly ownPower?: true
+  /** How the sheet lies under the head; flat at its usual height where it does not say. */
+  readonly lies?: (shape: TrialShape) => SheetLies
   readonly layout: (shape: TrialShape) => TrialLayout
+}
+
+/** A board on a block: at `from` along X it lies on the bed, `run` mm further on it is `lift` mm higher. Or a sheet that lies lower. */
+export type SheetLies =
+  | { readonly kind: 'tilted'; readonly from: number; readonly run: number; readonly lift: number }
+  | { readonly kind: 'lower'; readonly by: number }
+
+/** How a sheet lies, in the words that the stand-in is asked with. Source: by definition. */
+export function sheetWords(lies: SheetLies): string {
+  return lies.kind === 'lower' ? `sheet lower ${lies.by}` : `sheet tilted ${lies.from} ${lies.run} ${lies.lift}`
 }
 
 /**

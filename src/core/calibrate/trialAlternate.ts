@@ -13,7 +13,7 @@ export function alternateSpeeds(shape: Pick<TrialShape, 'numbers'>): readonly nu
 }
 
 function layout(shape: TrialShape): TrialLayout {
-  const { origin, power, speed } = shape
+  const { origin } = shape
   const acceleration = numberIn(shape, 'acceleration')
   const speeds = alternateSpeeds(shape)
   const left = origin.x + runUp(Math.max(...speeds), acceleration)

@@ -11,7 +11,7 @@ export function bandSpeeds(shape: Pick<TrialShape, 'numbers'>): readonly number[
 }
 
 function layout(shape: TrialShape): TrialLayout {
-  const { origin, power, speed } = shape
+  const { origin } = shape
   const acceleration = numberIn(shape, 'acceleration')
   const speeds = bandSpeeds(shape)
   const left = origin.x + runUp(Math.max(...speeds), acceleration)

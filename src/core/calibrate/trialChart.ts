@@ -1,9 +1,12 @@
+import { burntWidth, linePeak, radiusAt } from '../optics'
 import { fitLine } from './fit'
+import { fitFocus, type FocusFit } from './focusFit'
 import { alternateSpeeds } from './trialAlternate'
 import { circleReadingsOf } from './trialCircle'
 import { delaySpeeds } from './trialDelay'
 import { numberIn } from './trial'
 import { outlinesOf, sayOutline, type OutlineDef } from './trialOutline'
+import { focusLines, FOCUS_SETS } from './trialFocus'
 import type { Trial, TrialKindId } from './trialSlice'
 
 /** What was read of a trial, as points over what says most about it. */
@@ -16,6 +19,8 @@ export interface TrialChart {
     readonly points: readonly (readonly [number, number])[]
     /** The ends of the line through them. */
     readonly line: readonly (readonly [number, number])[] | null
+    /** Lines of the model that was fitted to them. */
+    readonly model?: readonly (readonly (readonly [number, number])[])[]
   }[]
 }
 
@@ -41,8 +46,60 @@ function overSpeed(trial: Read, name: string, speeds: readonly number[], idOf: (
   return { name, points, line }
 }
 
-/** The chart of a trial; null where its kind needs none. @throws {RangeError} where it lacks a number of its kind. */
-export function trialChart(kind: TrialKindId, trial: Read): TrialChart | null {
+const ROUND = { along: null, order: 2 } as const
+/** Places at which a model's line is worked. */
+const STEPS = 40
+
+/** Widths over the gap, with what the fitted beam would burn; null while nobody read how the board lies. */
+function focusChart(trial: Read, flat: { readonly along: string | null; readonly order: number }): TrialChart | null {
+  const [gap, lift, run] = ['gap', 'lift', 'run'].map((it) => valueAt(trial, it))
+  if (gap == null || lift == null || run == null || !(run > 0)) return null
+  const series = (['y', 'x'] as const).map((across) => {
+    const lines = focusLines(trial, across).flatMap(({ id, along, energy }) => {
+      const width = valueAt(trial, id)
+      return width === null || width === 0 ? [] : [{ gap: gap - (lift * along) / run, energy, width }]
+    })
+    const fit = fitFocus(lines, flat.along === across ? { about: flat.order } : 2)
+    const gaps = lines.map((it) => it.gap)
+    const [low, high] = [Math.min(...gaps), Math.max(...gaps)]
+    const at = (i: number): number => low + ((high - low) * i) / STEPS
+    const model =
+      fit === null
+        ? []
+        : FOCUS_SETS.map((energy) =>
+            Array.from({ length: STEPS + 1 }, (_, i): [number, number] => [at(i), widthOf(fit, at(i), energy)]).filter(
+              ([, it]) => it > 0,
+            ),
+          )
+    return {
+      name: `Across ${across.toUpperCase()}`,
+      points: lines.map((it): [number, number] => [it.gap, it.width]),
+      line: null,
+      model,
+    }
+  })
+  return {
+    across: 'length',
+    titles: ['Gap from head to board', 'Width of the line'],
+    series: series.filter((it) => it.points.length > 0),
+  }
+}
+
+/** Width that a fitted beam would burn. */
+function widthOf(fit: FocusFit, gap: number, energy: number): number {
+  const side = { radius: radiusAt(fit, gap - fit.gap), order: fit.order }
+  return burntWidth((energy * linePeak(side)) / fit.threshold, side)
+}
+
+/**
+ * The chart of a trial; null where its kind needs none. @param flat Along which axis the spot's flat side lies, and how flat it is.
+ * @throws {RangeError} where it lacks a number of its kind.
+ */
+export function trialChart(
+  kind: TrialKindId,
+  trial: Read,
+  flat: { readonly along: string | null; readonly order: number } = ROUND,
+): TrialChart | null {
   switch (kind) {
     case 'delay':
       return {
@@ -87,6 +144,9 @@ export function trialChart(kind: TrialKindId, trial: Read): TrialChart | null {
       }))
       return { across: 'degrees', titles: ['Direction from X, °', 'Read over the outside, less commanded'], series }
     }
+    case 'focus':
+      return focusChart(trial, flat)
+    case 'wedge':
     case 'rectangle':
     case 'moves':
     case 'bands':

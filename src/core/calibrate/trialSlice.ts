@@ -15,7 +15,7 @@ import {
 } from '../bench'
 
 /** What a trial finds, by its pattern. */
-export const TRIAL_KINDS = ['delay', 'outline', 'circle', 'rectangle', 'alternate', 'moves', 'bands'] as const
+export const TRIAL_KINDS = ['delay', 'outline', 'circle', 'rectangle', 'alternate', 'moves', 'bands', 'focus', 'wedge'] as const
 export type TrialKindId = (typeof TRIAL_KINDS)[number]
 
 const place = group({ x: bare(), y: bare() })
@@ -107,6 +107,11 @@ export const trialParts = {
   scanFastest: wish('shape', 'Fastest line there and back', 'speed', 2, 1000, 60, 'mm/s'),
   movesField: wish('limits', 'Field of the moves', 'length', 10, 1000, 100, 'mm'),
   bandsFastest: wish('limits', 'Fastest line for dots', 'speed', 2, 2000, 200, 'mm/s'),
+  focusLift: wish('focus', 'Block under the board', 'length', 1, 100, 12, 'mm'),
+  focusRun: wish('focus', 'Low edge to the block', 'length', 60, 1000, 150, 'mm'),
+  wedgeSlowest: wish('wedge', 'Slowest piece', 'speed', 0.1, 500, 2, 'mm/s'),
+  wedgeFastest: wish('wedge', 'Fastest piece', 'speed', 1, 2000, 100, 'mm/s'),
+  wedgeDrop: wish('wedge', 'Sheet below focus', 'length', 0, 500, 20, 'mm'),
   goodDays: wish('run', 'A calibration is good for', 'time', 86_400, 86_400 * 3650, 180, 'd'),
   goodHours: wish('run', 'A calibration is good for, at work', 'time', 3600, 3600 * 100_000, 200, 'h'),
   hours: fact({ part: 'run', label: 'Hours run', quantity: 'time', min: 0, max: 3600 * 1e6, unit: 'h' }),
@@ -119,6 +124,8 @@ export const trialParts = {
     alternate: ofPart('shape'),
     moves: ofPart('limits'),
     bands: ofPart('limits'),
+    focus: ofPart('focus'),
+    wedge: ofPart('wedge'),
   }),
   stops: many(stoppedShape, {
     placed: { part: 'homing', act: { id: 'stops', words: 'Try stop and lid', beam: true } },

@@ -27,7 +27,9 @@ function named(span: TrialSpan): readonly number[] {
   if ('outline' in span) return span.outline
   if ('beyond' in span) return [span.beyond, span.end.line]
   if ('first' in span) return [span.first.line, span.last.line]
-  return [...span.from, ...span.to]
+  if ('width' in span) return [span.width]
+  if ('seen' in span) return span.seen
+  return 'board' in span ? [] : [...span.from, ...span.to]
 }
 
 const isLit = (moves: ReturnType<typeof readProgram>['moves'], i: number): boolean =>

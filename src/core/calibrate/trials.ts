@@ -3,9 +3,11 @@ import { alternateTrial } from './trialAlternate'
 import { bandsTrial } from './trialBands'
 import { circleTrial } from './trialCircle'
 import { delayTrial } from './trialDelay'
+import { focusTrial } from './trialFocus'
 import { movesTrial } from './trialMoves'
 import { outlineTrial } from './trialOutline'
 import { rectangleTrial } from './trialRectangle'
+import { wedgeTrial } from './trialWedge'
 import type { TrialKindId } from './trialSlice'
 
 /** Every kind of trial. A new one is a description here, its figures, and its facts. */
@@ -17,6 +19,8 @@ export const TRIALS: Readonly<Record<TrialKindId, TrialKind>> = {
   alternate: alternateTrial,
   moves: movesTrial,
   bands: bandsTrial,
+  focus: focusTrial,
+  wedge: wedgeTrial,
 }
 
 /** A trial laid out. @throws {RangeError} where a number that its kind needs is missing. */

@@ -5,6 +5,7 @@ import * as dueFigures from './dueFigures'
 import * as limitFigures from './limitFigures'
 import * as shapeFigures from './shapeFigures'
 import * as trialVerdicts from './trialVerdicts'
+import * as wedgeFigures from './wedgeFigures'
 import * as tryFigures from './tryFigures'
 import * as tryVerdicts from './tryVerdicts'
 
@@ -15,6 +16,7 @@ export const trialsDomain = domainOf(
   closureFigures,
   shapeFigures,
   limitFigures,
+  wedgeFigures,
   dueFigures,
   trialVerdicts,
   tryFigures,

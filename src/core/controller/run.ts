@@ -15,10 +15,11 @@ export type RunEnd =
 /**
  * Sends a program line by line and runs it to its end. A stop that is asked for on the way ends it, before the next line
  * goes out.
+ * @param sheet What the stand-in is told of the fresh sheet.
  */
-export async function runLines(session: Session, lines: readonly string[]): Promise<RunEnd> {
+export async function runLines(session: Session, lines: readonly string[], sheet = 'sheet'): Promise<RunEnd> {
   const stopsBefore = session.stops
-  for (const words of ['sheet', ...lines.map((line) => `load ${line}`)]) {
+  for (const words of [sheet, ...lines.map((line) => `load ${line}`)]) {
     if (session.stops !== stopsBefore) return { kind: 'not begun', finding: STOPPED }
     const answer = await session.ask(words)
     if (answer.ok) continue

@@ -25,7 +25,7 @@ import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
 
 /** The document's present version. */
-export const BENCH_VERSION = 10
+export const BENCH_VERSION = 11
 
 /** All of one machine: one document. */
 export const benchShape = group({

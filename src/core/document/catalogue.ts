@@ -1,5 +1,5 @@
 import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConfig, type Verdict } from '../bench'
-import { calibrateDomain, trialsDomain } from '../calibrate'
+import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { lightDomain, opticsDomain } from '../optics'
@@ -18,6 +18,7 @@ export const DOMAINS: readonly Domain[] = [
   lightDomain,
   calibrateDomain,
   trialsDomain,
+  beamDomain,
   safetyDomain,
   scheduleDomain,
 ]

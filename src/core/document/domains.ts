@@ -10,6 +10,7 @@ export const DOMAIN_LOADERS = {
   light: async () => (await import('../optics/lightDomain')).lightDomain,
   calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,
   trials: async () => (await import('../calibrate/trialsDomain')).trialsDomain,
+  beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>

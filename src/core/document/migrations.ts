@@ -4,6 +4,7 @@ import { controllerMigrations } from '../controller'
 import { electricalMigrations } from '../electrical'
 import { outputMigrations } from '../gcode'
 import { motionMigrations } from '../motion'
+import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
 import { safetyMigrations } from '../safety'
 import { accepted, refused, type Finding, type Outcome } from '../units'
@@ -16,6 +17,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   controller: controllerMigrations,
   electrical: electricalMigrations,
   calibrate: calibrateMigrations,
+  optics: opticsMigrations,
   output: outputMigrations,
   plan: planMigrations,
   safety: safetyMigrations,

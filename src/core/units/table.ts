@@ -200,6 +200,7 @@ export const UNITS = {
   'K/W': { symbol: 'K/W', quantity: 'thermalResistance', scale: 1, words: ['°c/w', 'c/w'] },
   nm: { symbol: 'nm', quantity: 'wavelength', scale: 1, words: ['nanometre', 'nanometres'] },
   'W/m2': { symbol: 'W/m²', quantity: 'irradiance', scale: 1, words: ['w/m2', 'w/m^2'] },
+  'W/mm2': { symbol: 'W/mm²', quantity: 'irradiance', scale: 1e6, words: ['w/mm2', 'w/mm^2'] },
   'kW/m2': { symbol: 'kW/m²', quantity: 'irradiance', scale: 1000, words: ['kw/m2', 'kw/m^2'] },
   'W/A': { symbol: 'W/A', quantity: 'wattsPerAmp', scale: 1, words: ['mw/ma'] },
   eV: { symbol: 'eV', quantity: 'electronVolts', scale: 1 },

@@ -16,12 +16,16 @@ export interface Mark {
 
 /**
  * What is read between: two lines (the same edge of both, or the outside), or the crossings of two pairs of lines; how far
- * an end of a line stands beyond another line, or beyond another end, with its sign; the width of a closed outline.
+ * an end of a line stands beyond another line, or beyond another end, with its sign; the width of a closed outline, or of one
+ * line by a loupe; how far a row of lines can be seen; how the sheet lies.
  */
 export type Reading =
   | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
   | { readonly beyond: number; readonly end: LineEnd }
   | { readonly first: LineEnd; readonly last: LineEnd; readonly axis: 'x' | 'y' }
+  | { readonly width: number }
+  | { readonly seen: readonly [first: number, last: number] }
+  | { readonly board: 'gap' | 'lift' | 'run' }
   | { readonly outline: readonly [first: number, last: number]; readonly angleRad: number; readonly inside: boolean }
 
 /** Where a burnt line begins or ends. */
@@ -49,10 +53,28 @@ export function readCalipers(
   random: Random,
 ): ReadOut {
   const there = trueLength(marks, reading)
+  if ('seen' in reading && there === 0) return { ok: true, value: 0 }
+  if ('width' in reading) return readLoupe(there, random)
   if (there === null) return { ok: false, why: 'One of the two marks cannot be seen. Burn the run again with more power.' }
   const shown = Math.round((there / (1 + hidden.scale) + readingNoise(random, hidden)) / resolution) * resolution
   if (shown > max) return { ok: false, why: `The calipers open to ${max} mm only; this is more.` }
   return { ok: true, value: Number(shown.toFixed(6)) }
+}
+
+/** Standard deviation of one reading by the loupe, mm, and its divisions as they are shared by eye. */
+export const LOUPE = { noise: 0.006, division: 0.005 } as const
+
+/** Reads how the sheet lies with the calipers' depth rod. @param there mm; null where there is no such thing. */
+export function readBoard(there: number | null, { resolution }: Calipers, hidden: Hidden['calipers'], random: Random): ReadOut {
+  if (there === null) return { ok: false, why: 'No board lies on a block: burn the ramp first.' }
+  const shown = Math.round((there / (1 + hidden.scale) + readingNoise(random, hidden)) / resolution) * resolution
+  return { ok: true, value: Number(shown.toFixed(6)) }
+}
+
+function readLoupe(there: number | null, random: Random): ReadOut {
+  if (there === null) return { ok: true, value: 0 }
+  const shown = there + readingNoise(random, { scale: 0, noise: LOUPE.noise })
+  return { ok: true, value: Number((Math.max(1, Math.round(shown / LOUPE.division)) * LOUPE.division).toFixed(6)) }
 }
 
 /** What perfect calipers would show, mm; null where a mark is missing. */
@@ -66,6 +88,9 @@ function trueLength(marks: readonly (Mark | null)[], reading: Reading): number |
     const [a, b] = [mark(reading.first.line), mark(reading.last.line)]
     return a === null || b === null ? null : endOf(b, reading.last)[reading.axis] - endOf(a, reading.first)[reading.axis]
   }
+  if ('width' in reading) return mark(reading.width)?.width ?? null
+  if ('board' in reading) return null
+  if ('seen' in reading) return seenOf(marks.slice(reading.seen[0], reading.seen[1] + 1))
   if ('outline' in reading) return widthOf(marks.slice(reading.outline[0], reading.outline[1] + 1), reading)
   const [a, b] = [reading.from.map(mark), reading.to.map(mark)]
   const [p, q] = [a[0] ?? null, b[0] ?? null]
@@ -84,6 +109,14 @@ function beyondLine({ x0, y0, x1, y1 }: Mark, { x, y }: { readonly x: number; re
   const isUpright = Math.abs(dy) > Math.abs(dx)
   const across = (dy * (x - x0) - dx * (y - y0)) / Math.hypot(dx, dy)
   return across * Math.sign(isUpright ? dy : -dx)
+}
+
+/** How far a row of lines goes on without a gap, mm. */
+function seenOf(row: readonly (Mark | null)[]): number {
+  const gone = row.indexOf(null)
+  const last = row[(gone < 0 ? row.length : gone) - 1]
+  const first = row[0]
+  return first == null || last == null ? 0 : Math.hypot(last.x1 - first.x0, last.y1 - first.y0)
 }
 
 /** Distance of two parallel jaws about an outline, or of its inner edges. */

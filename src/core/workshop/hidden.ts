@@ -43,6 +43,24 @@ export interface Hidden {
   /** Acceleration that each motor just holds, mm/s²; above it misses steps. */
   readonly holds: { readonly x: number; readonly y: number }
   readonly faults: HiddenFaults
+  readonly beam: HiddenBeam
+}
+
+/** How the beam runs through focus. Its side across X is the flat one. */
+export interface HiddenBeam {
+  /** Gap between head and material at focus, and the gap as the head hangs over a flat sheet, mm. */
+  readonly gap: number
+  readonly head: number
+  readonly x: HiddenSide
+  readonly y: HiddenSide
+}
+
+export interface HiddenSide {
+  /** Radius at focus, mm, and the height at which its square has doubled. */
+  readonly waist: number
+  readonly rayleigh: number
+  /** The profile falls as exp(−2|s/w|^order). */
+  readonly order: number
 }
 
 const LARGEST_SCALE_ERROR = 0.03
@@ -69,7 +87,24 @@ export function drawHidden(number: number, spec: StandInSpec): Hidden {
   const pull = { xA: pulled(), yA: pulled(), yB: pulled() }
   const delay = { on: between(random, 0.003, LONGEST_ON), off: between(random, 0, LONGEST_OFF) }
   const holds = { x: between(random, 900, 4000), y: between(random, 900, 4000) }
-  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull, delay, holds, faults: {} }
+  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull, delay, holds, faults: {}, beam: drawBeam(random, radius) }
+}
+
+/** A beam whose radius over a flat sheet is the one that was drawn. */
+function drawBeam(random: () => number, radius: number): HiddenBeam {
+  const gap = between(random, 6, 40)
+  const out = between(random, -0.6, 0.6)
+  const side = (order: number, ratio: number, rayleigh: number): HiddenSide => ({
+    waist: (ratio * radius) / Math.hypot(1, out / rayleigh),
+    rayleigh,
+    order,
+  })
+  return {
+    gap,
+    head: gap + out,
+    x: side(between(random, 4, 8), between(random, 1.1, 1.5), between(random, 1.8, 3.2)),
+    y: side(2, 1, between(random, 1.2, 2.6)),
+  }
 }
 
 /**

@@ -8,6 +8,7 @@ import { Lag, shareOfWay, strainOf } from './lag'
 import { Sheet } from './materials'
 import { lightShare } from './meter'
 import { Mechanics, type Axis, type Place } from './mechanics'
+import { readLie } from './spot'
 import { factorySettings, kept } from './settings'
 
 /**
@@ -43,6 +44,8 @@ export interface StandIn {
   readonly marks: readonly (Mark | null)[]
   readonly settings: Readonly<Record<string, string>>
   readonly hidden: Hidden
+  /** How the sheet lies, mm, as a perfect gauge would show it; null where it has no such thing. */
+  board(what: 'gap' | 'lift' | 'run'): number | null
   /** Seconds since it was switched on. */
   readonly clock: number
 }
@@ -97,6 +100,10 @@ class SimulatedMachine implements StandIn {
 
   get marks(): readonly (Mark | null)[] {
     return this.sheet.marks
+  }
+
+  board(what: 'gap' | 'lift' | 'run'): number | null {
+    return this.sheet.board(what)
   }
 
   get clock(): number {
@@ -220,8 +227,7 @@ class SimulatedMachine implements StandIn {
         this.report()
         break
       case 'sheet':
-        this.sheet.change()
-        this.yes()
+        this.lay(rest)
         break
       default:
         this.refuse(1, 1, `it does not know “${verb.slice(0, 20)}”`)
@@ -235,6 +241,13 @@ class SimulatedMachine implements StandIn {
     if (value === null) return this.refuse(1, 6 + key.length, `${key} cannot be “${text}”`)
     const forgets = this.fault?.kind === 'forget' && this.asked >= this.fault.at
     if (!forgets) this.settings[key] = value
+    this.yes()
+  }
+
+  private lay(words: readonly string[]): void {
+    const lie = readLie(words)
+    if (lie === null) return this.refuse(1, 1, `a sheet cannot lie “${words.join(' ').slice(0, 40)}”`)
+    this.sheet.change(lie)
     this.yes()
   }
 
@@ -284,7 +297,12 @@ class SimulatedMachine implements StandIn {
     const speed = moves.feed[i] as number
     if (lit >= 1) this.sheet.miss()
     else
-      this.sheet.burn(from, mechanics.spot(), (this.options.spec.power * lightShare(share, this.options.number)) / speed, speed / this.setting('beam/frequency'))
+      this.sheet.burn(
+        from,
+        mechanics.spot(),
+        (this.options.spec.power * lightShare(share, this.options.number)) / speed,
+        speed / this.setting('beam/frequency'),
+      )
   }
 
   private end(): void {

@@ -1,4 +1,5 @@
 import type { Mark } from './calipers'
+import { spotOver, type SheetLie } from './spot'
 import type { Hidden } from './hidden'
 import type { Place } from './mechanics'
 
@@ -11,12 +12,13 @@ const STRAIGHT = 0.999
 export class Sheet {
   /** Burnt lines in the order of burning; null for one that left no mark. */
   readonly marks: (Mark | null)[] = []
+  private lie: SheetLie = { kind: 'flat' }
 
   constructor(private readonly hidden: Hidden) {}
 
   /** @param energy Of the line, J/mm. @param pulse Way of the head from one pulse of the signal to the next, mm. */
   burn(from: Place, to: Place, energy: number, pulse: number): void {
-    const mark = burnt(from, to, energy, this.hidden)
+    const mark = burnt(from, to, energy, this.hidden, this.lie)
     this.marks.push(mark === null ? null : { ...mark, dotted: pulse > DOTTED * 2 * this.hidden.radius })
   }
 
@@ -35,16 +37,25 @@ export class Sheet {
       this.marks[this.marks.length - 1] = { ...last, x1: x, y1: y }
   }
 
-  /** A fresh sheet. */
-  change(): void {
+  /** A fresh sheet, and how it lies. */
+  change(lie: SheetLie = { kind: 'flat' }): void {
     this.marks.length = 0
+    this.lie = lie
+  }
+
+  /** What a board or a gauge would show of how it lies, mm; null where there is no such thing. */
+  board(what: 'gap' | 'lift' | 'run'): number | null {
+    const { lie, hidden } = this
+    if (lie.kind === 'tilted') return what === 'gap' ? hidden.beam.head + lie.lift / 2 : lie[what]
+    return what === 'gap' ? hidden.beam.head + (lie.kind === 'lower' ? lie.by : 0) : null
   }
 }
 
 /** The mark that a line leaves; none where its energy is below the threshold. */
-function burnt(from: Place, to: Place, energy: number, hidden: Hidden): Mark | null {
-  const over = energy / hidden.threshold
+function burnt(from: Place, to: Place, energy: number, hidden: Hidden, lie: SheetLie): Mark | null {
+  const { radius, order, dose } = spotOver(hidden, lie, from, to)
+  const over = (energy / hidden.threshold) * dose
   if (!(over > 1)) return null
-  const width = 2 * hidden.radius * Math.sqrt(0.5 * Math.log(over))
+  const width = 2 * radius * (0.5 * Math.log(over)) ** (1 / order)
   return { x0: from.x, y0: from.y, x1: to.x, y1: to.y, width, tone: 1 - 1 / over }
 }

@@ -86,7 +86,7 @@ function useWaysOut(name: string, text: string | null, prepare: () => Outcome<Ru
   const burn = async (): Promise<void> => {
     const begun = await begin()
     if (begun === null) return
-    const end = await runProgram(begun.text, begun.draft.id)
+    const end = await runProgram(begun.text, begun.draft.id, begun.draft.sheet)
     // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
     const kept = end.kind === 'burnt' ? begun.draft.keep() : DONE
     const recorded = await recordBurn(name, end)

@@ -1,29 +1,15 @@
-import { lazy, Suspense, useState } from 'react'
-import { curveBends, curveMost, curveOff, curveThreshold, LIGHTS, powerForLight } from '../../core/calibrate'
+import { useState } from 'react'
 import {
   addCurvePoints,
   DONE,
   readCurveByStandIn,
   removeCurvePoint,
   useBenchStore,
-  useFigure,
   useMachine,
   isStandInThere,
   type Told,
 } from '../../state'
-import { FactField, FigureRow, Findings, Panel, TakeAway, Sentence } from '../../ui'
-
-const CurveChart = lazy(async () => ({ default: (await import('./CurveChart')).CurveChart }))
-
-export function CurvePlate() {
-  return (
-    <div data-plate="The power curve">
-      <Suspense fallback={<p className="h-[300px] py-6 text-second">Loading the chart …</p>}>
-        <CurveChart />
-      </Suspense>
-    </div>
-  )
-}
+import { FactField, Findings, Panel, TakeAway, Sentence } from '../../ui'
 
 /** The powers at which the light is read, and what was read. */
 export function CurveGiven() {
@@ -94,28 +80,6 @@ export function CurveGiven() {
           <FactField path="calibrate.marksFrom" /> on.
         </Sentence>
       </Panel>
-    </>
-  )
-}
-
-/** What is worked of the curve, and the table the other way round. */
-export function CurveWorked() {
-  const count = useBenchStore((it) => Object.keys(it.bench?.calibrate.curve ?? {}).length)
-  const bends = useFigure(curveBends)
-  return (
-    <>
-      <Panel title="Worked, the power curve">
-        {[curveThreshold, curveMost, curveOff, ...(bends?.result.known === true ? [curveBends] : [])].map((def) => (
-          <FigureRow key={def.id} def={def} args={[]} />
-        ))}
-      </Panel>
-      {count >= 3 && (
-        <Panel title="Worked, the power to command">
-          {LIGHTS.map((it) => (
-            <FigureRow key={it} def={powerForLight} args={[it]} label={`For ${it}% of the light`} />
-          ))}
-        </Panel>
-      )}
     </>
   )
 }

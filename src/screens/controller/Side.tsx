@@ -15,7 +15,7 @@ import { scanIds, useBenchStore } from '../../state'
 import { FigureRow, Panel } from '../../ui'
 import { useChosenRun } from './chosen'
 import { ControllerSide } from './ControllerSide'
-import { CurveWorked } from './PowerCurve'
+import { CurveWorked } from '../../ui/PowerCurve'
 
 /** What is worked and judged beside the settings. */
 export function StepsSide() {

@@ -1,6 +1,7 @@
 import { useCallback } from 'react'
 import { trialChart, type Trial, type TrialKindId } from '../../core/calibrate'
 import { displayUnit, doubtFromCore, unitOf, type UnitSystem } from '../../core/units'
+import { useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
 import { axisOf, Chart, type ChartLook } from '../../ui/chart'
 
@@ -9,7 +10,12 @@ const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond'] as const
 /** What was read of a trial over what says most about it, with the lines through the points. */
 export function TrialChartPlate({ kind, trial }: { readonly kind: TrialKindId; readonly trial: Trial }) {
   const system = useUnits()
-  const option = useCallback((look: ChartLook) => optionOf(kind, trial, system, look), [kind, trial, system])
+  const along = useBenchStore((it) => it.bench?.optics.flatAlong.chosen ?? null)
+  const order = useBenchStore((it) => it.bench?.optics.flatOrder.value ?? 2)
+  const option = useCallback(
+    (look: ChartLook) => optionOf(trialChart(kind, trial, { along, order }), system, look),
+    [kind, trial, system, along, order],
+  )
   return (
     <Chart
       label="What was read of the pattern"
@@ -19,8 +25,7 @@ export function TrialChartPlate({ kind, trial }: { readonly kind: TrialKindId; r
   )
 }
 
-function optionOf(kind: TrialKindId, trial: Trial, system: UnitSystem, look: ChartLook): Record<string, unknown> {
-  const chart = trialChart(kind, trial)
+function optionOf(chart: ReturnType<typeof trialChart>, system: UnitSystem, look: ChartLook): Record<string, unknown> {
   if (chart === null) return {}
   const { ink, font, paper, second } = look
   const up = displayUnit('length', system)
@@ -48,7 +53,7 @@ function optionOf(kind: TrialKindId, trial: Trial, system: UnitSystem, look: Cha
       splitNumber: 4,
     },
     yAxis: { ...axisOf(look, `${chart.titles[1]}, ${unitOf(up).symbol}`, 42), scale: false },
-    series: chart.series.flatMap(({ name, points, line }, i) => [
+    series: chart.series.flatMap(({ name, points, line, model = [] }, i) => [
       {
         name,
         type: 'scatter',
@@ -61,6 +66,13 @@ function optionOf(kind: TrialKindId, trial: Trial, system: UnitSystem, look: Cha
           ? {}
           : { markLine: { ...zero, data: chart.across === 'length' ? [{ yAxis: 0 }, { xAxis: 0 }] : [{ yAxis: 0 }] } }),
       },
+      ...model.map((it) => ({
+        type: 'line',
+        silent: true,
+        symbol: 'none',
+        data: it.map(at),
+        lineStyle: { color: second, width: 1.1, type: i === 0 ? 'solid' : 'dashed' },
+      })),
       ...(line === null
         ? []
         : [

@@ -13,6 +13,7 @@ import {
   pickTrial,
   planTrial,
   readTrial,
+  sheetOf,
   trialReadingPath,
   useBenchStore,
   useMachine,
@@ -31,6 +32,12 @@ const BEGIN = (
   <>
     It begins at X <FactField path="calibrate.startX" />, Y <FactField path="calibrate.startY" />, marked with{' '}
     <FactField path="calibrate.markPower" /> of full power at <FactField path="calibrate.markSpeed" />.
+  </>
+)
+
+const PLACE = (
+  <>
+    It begins at X <FactField path="calibrate.startX" />, Y <FactField path="calibrate.startY" />.
   </>
 )
 
@@ -70,6 +77,19 @@ const SENTENCES: Readonly<Record<TrialKindId, ReactNode>> = {
     <>
       A tick, a thousand fast moves over a field of <FactField path="calibrate.movesField" />, a tick again, with the acceleration
       that is set in the machine.
+    </>
+  ),
+  focus: (
+    <>
+      Lay a straight board with its low edge at the X below and a block of <FactField path="calibrate.focusLift" /> under it{' '}
+      <FactField path="calibrate.focusRun" /> further along X. Hang the head so that the middle of the board is about where focus
+      should be. Three sets of lines, nine places each: read them with a loupe, at least the heavy ones.
+    </>
+  ),
+  wedge: (
+    <>
+      Let the sheet lie <FactField path="calibrate.wedgeDrop" /> below focus, so that even full power fades. Eight rows of 10% to
+      100%, each faster from <FactField path="calibrate.wedgeSlowest" /> to <FactField path="calibrate.wedgeFastest" />.
     </>
   ),
   bands: (
@@ -189,12 +209,13 @@ function NextTrial({ bench, kind }: { readonly bench: Bench; readonly kind: Tria
       if (isDone(said)) chooseTrial(kind, id)
       return said
     }
-    return { ...made, value: { id, keep: keepAndShow } }
+    return { ...made, value: { ...made.value, keep: keepAndShow } }
   }
   return (
     <Panel title={`Given, ${name.toLowerCase()}`}>
       <Sentence>
-        {SENTENCES[kind]} {BEGIN} Read with <InstrumentSelect bench={bench} label="Instrument of the pattern" />.
+        {SENTENCES[kind]} {TRIALS[kind].ownPower === true ? PLACE : BEGIN} Read with{' '}
+        <InstrumentSelect bench={bench} label="Instrument of the pattern" />.
       </Sentence>
       {plan.ok ? (
         <HandOut
@@ -278,7 +299,7 @@ function TrialReadings({ bench, kind, id, trial }: OfTrial) {
           name={TRIALS[kind].name.toLowerCase()}
           steps={steps}
           bench={cardFor(bench, kind)}
-          prepare={() => ({ ok: true, value: { id, keep: () => DONE }, findings: [] })}
+          prepare={() => ({ ok: true, value: { id, keep: () => DONE, ...sheetOf(kind, trial) }, findings: [] })}
           burnWords="Burn it again"
         />
         <button type="button" className="link mt-2" onClick={() => dropTrial(kind, id)}>

@@ -117,6 +117,9 @@ function Pattern(props: {
 function strokesOfReading({ readings }: TrialLayout, id: string | null): ReadonlySet<number> {
   const span = readings.find((it) => it.id === id)?.span
   if (span === undefined) return new Set()
+  if ('board' in span) return new Set()
+  if ('width' in span) return new Set([span.width])
+  if ('seen' in span) return new Set(Array.from({ length: span.seen[1] - span.seen[0] + 1 }, (_, i) => span.seen[0] + i))
   if ('outline' in span)
     return new Set(Array.from({ length: span.outline[1] - span.outline[0] + 1 }, (_, i) => span.outline[0] + i))
   if ('beyond' in span) return new Set([span.beyond, span.end.line])

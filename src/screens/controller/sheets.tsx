@@ -1,4 +1,5 @@
-import { CurveGiven, CurvePlate } from './PowerCurve'
+import { CurvePlate } from '../../ui/PowerCurve'
+import { CurveGiven } from './PowerCurve'
 import { RampGiven, RampPlate } from './Ramp'
 import { RunGiven } from './RunGiven'
 import { RunPlate } from './RunPlate'
@@ -21,6 +22,8 @@ export const sheets = {
   shape: trialSheet('shape'),
   closure: trialSheet('closure'),
   delay: trialSheet('delay'),
+  wedge: trialSheet('wedge'),
+  focus: trialSheet('focus'),
   curve: { plate: CurvePlate, given: CurveGiven, side: CurveSide },
   limits: trialSheet('limits'),
   practice: { plate: PracticePlate, given: PracticeGiven, side: PracticeSide },

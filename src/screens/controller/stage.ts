@@ -13,6 +13,8 @@ export const controller = stage({
     { id: 'closure', name: 'Closure', domains: ['trials'] },
     { id: 'delay', name: 'Delay', domains: ['trials'] },
     { id: 'curve', name: 'Power' },
+    { id: 'wedge', name: 'Step wedge', domains: ['trials'] },
+    { id: 'focus', name: 'Focus ramp', domains: ['trials', 'beam'] },
     { id: 'limits', name: 'Limits', domains: ['trials'] },
     { id: 'homing', name: 'Homing', domains: ['trials'] },
     { id: 'practice', name: 'Practice', domains: ['trials'], when: ({ id }) => isPracticeId(id) },

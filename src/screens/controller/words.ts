@@ -31,6 +31,14 @@ export const words = {
     question: 'Do the axes go right, and does stop stop the beam?',
     about: 'Try each axis and each way to stop, and write down what happened.',
   },
+  wedge: {
+    question: 'What does a commanded power really give, without a meter?',
+    about: 'Rows that get faster: each fades where its light no longer marks, and that speed is as its light.',
+  },
+  focus: {
+    question: 'At which gap is the beam thinnest, and how fast does it grow?',
+    about: 'Lines on a tilted board: their widths say where focus is, and lines of several energies how the beam runs.',
+  },
   curve: {
     question: 'What does a commanded power really give?',
     about: 'Light read over power commanded: where it begins, how straight it rises, what to command for an even grey.',

@@ -1,6 +1,5 @@
 /** What each stage that is not built yet will take over, in a sentence. */
 export const SOON: Readonly<Record<string, string>> = {
-  beam: 'It will take over finding focus, measuring the spot, and what a commanded power really gives.',
   burns: 'It will take over test cards and their reading, and remember power and speed for each material.',
   rotary: 'It will take over chucks, rollers and holders: steps, clearance, focus and torque.',
   housing: 'It will take over the box from the machine’s reach: panels, window, lid strut and cut plan.',

@@ -6,6 +6,8 @@ import { usePlateFrame } from './Plate'
 
 /** What a hand can set: whole millimetres, or twentieths of an inch. */
 const STEP = { metric: 1, inch: 0.05 } as const
+/** The same on a drawing that shows parts of a millimetre. */
+const FINE = { metric: 0.05, inch: 0.002 } as const
 
 /** The end of a dimension line, to be dragged or moved with the arrow keys. */
 export function Handle({
@@ -13,12 +15,16 @@ export function Handle({
   along,
   x,
   y,
+  fine = false,
 }: {
   readonly path: FactPath
   readonly along: 'x' | 'y'
   readonly x: number
   readonly y: number
+  /** The drawing shows parts of a millimetre. */
+  readonly fine?: boolean
 }) {
+  const steps = fine ? FINE : STEP
   const { scale } = usePlateFrame()
   const bench = useBenchStore((it) => it.bench)
   const fact = getAt(bench, path)
@@ -26,7 +32,7 @@ export function Handle({
   const value = isFact(fact) ? fact.value : null
   const commit = (moved: number): void => {
     if (bench === null || spec === undefined) return
-    const entered = draggedFact(moved, STEP[bench.units], spec, bench.units)
+    const entered = draggedFact(moved, steps[bench.units], spec, bench.units)
     if (entered.ok && entered.value.value !== value) setFact(path, entered.value, labelAt(bench, path))
     else dropDrag()
   }
@@ -38,14 +44,14 @@ export function Handle({
   const drag = useDrag({
     move: (way) => {
       if (bench === null || spec === undefined) return
-      const entered = draggedFact(at(way), STEP[bench.units], spec, bench.units)
+      const entered = draggedFact(at(way), steps[bench.units], spec, bench.units)
       if (entered.ok) dragFact(path, entered.value)
     },
     drop: (way) => commit(at(way)),
     cancel: dropDrag,
     step: (right, up) => {
       if (bench === null) return
-      commit((value ?? 0) + (right + up) * STEP[bench.units] * (bench.units === 'metric' ? 1 : 25.4))
+      commit((value ?? 0) + (right + up) * steps[bench.units] * (bench.units === 'metric' ? 1 : 25.4))
     },
   })
   if (bench === null || value === null || spec === undefined) return null

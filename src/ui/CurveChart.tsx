@@ -1,9 +1,9 @@
 import { useCallback } from 'react'
-import { shownNumber, shownSpread } from '../../core/bench'
-import { curveBends, curveFit, curveThreshold, lineEnds } from '../../core/calibrate'
-import type { Bench } from '../../core/document'
-import { engineOf, useBenchStore } from '../../state'
-import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+import { shownNumber, shownSpread } from '../core/bench'
+import { curveBends, curveFit, curvePoints, curveThreshold, lineEnds } from '../core/calibrate'
+import type { Bench } from '../core/document'
+import { engineOf, useBenchStore } from '../state'
+import { axisOf, Chart, type ChartLook } from './chart'
 
 /** Light read over power commanded, with the line through its straight part and where the light begins. */
 export function CurveChart() {
@@ -17,7 +17,15 @@ interface Read {
   readonly spread: number
 }
 
-function readOf({ calibrate }: Bench): readonly Read[] {
+function readOf(bench: Bench): readonly Read[] {
+  const read = meteredOf(bench)
+  if (read.length > 0) return read
+  // Without a meter, what the step wedge said.
+  const { result } = engineOf(bench).value(curvePoints)
+  return result.known ? result.value.map(({ share, watts }) => ({ percent: share * 100, watts, spread: 0 })) : []
+}
+
+function meteredOf({ calibrate }: Bench): readonly Read[] {
   return Object.values(calibrate.curve)
     .flatMap(({ percent, light }) => {
       if (light.value === null) return []
@@ -31,7 +39,8 @@ function ChartOf({ bench }: { readonly bench: Bench }) {
   if (readOf(bench).length === 0) {
     return (
       <p className="my-8 max-w-[40rem] text-second">
-        What 40 % really gives stands here once the light was read at a few powers: with a power meter, or with the stand-in’s.
+        What 40 % really gives stands here once the light was read at a few powers: with a power meter, or with the stand-in’s;
+        without one, by a step wedge.
       </p>
     )
   }

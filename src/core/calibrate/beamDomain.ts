@@ -1,0 +1,7 @@
+import { domainOf } from '../bench'
+import * as beamFigures from './beamFigures'
+import * as beamVerdicts from './beamVerdicts'
+import * as focusFigures from './focusFigures'
+
+/** The half of calibration that says how the beam runs through focus. */
+export const beamDomain = domainOf('beam', focusFigures, beamFigures, beamVerdicts)

@@ -1,0 +1,61 @@
+import {
+  bedGrowth,
+  depthOfFocus,
+  gapAtFocus,
+  gaugeOff,
+  headTurns,
+  outOfFocus,
+  peakAtFocus,
+  peakNow,
+  rayleigh,
+  spotBelow,
+  spotNow,
+  touchTravel,
+  waist,
+} from '../../core/calibrate'
+import { useBenchStore } from '../../state'
+import { FigureRow, Panel, Side } from '../../ui'
+
+/** What is worked of the beam through focus, and judged of the material's place in it. */
+export function FocusSide() {
+  const has = {
+    turn: useBenchStore(({ bench }) => bench?.optics.headTurn.value != null),
+    gauge: useBenchStore(({ bench }) => bench?.optics.gauge.value != null),
+    plate: useBenchStore(({ bench }) => bench?.optics.plate.value != null),
+    heights: useBenchStore(({ bench }) => Object.keys(bench?.motion.heights ?? {}).length > 0),
+  }
+  return (
+    <Side stage="beam" part="focus">
+      <Panel title="Worked, focus">
+        <FigureRow def={gapAtFocus} args={[]} />
+        <FigureRow def={depthOfFocus} args={[]} />
+        <FigureRow def={outOfFocus} args={[]} />
+        {has.turn && <FigureRow def={headTurns} args={[]} />}
+        {has.gauge && <FigureRow def={gaugeOff} args={[]} />}
+        {has.plate && <FigureRow def={touchTravel} args={[]} />}
+      </Panel>
+      <Panel title="Worked, the spot">
+        {(['x', 'y'] as const).map((it) => (
+          <FigureRow key={it} def={spotNow} args={[it]} label={`Spot on the material, across ${it.toUpperCase()}`} />
+        ))}
+        {(['x', 'y'] as const).map((it) => (
+          <FigureRow key={it} def={spotBelow} args={[it]} label={`At its underside, across ${it.toUpperCase()}`} />
+        ))}
+        <FigureRow def={peakNow} args={[]} />
+        <FigureRow def={peakAtFocus} args={[]} />
+      </Panel>
+      <Panel title="Worked, the beam">
+        {(['x', 'y'] as const).map((it) => (
+          <FigureRow key={it} def={waist} args={[it]} label={`Radius at focus, across ${it.toUpperCase()}`} />
+        ))}
+        {(['x', 'y'] as const).map((it) => (
+          <FigureRow key={it} def={rayleigh} args={[it]} label={`Rayleigh length, across ${it.toUpperCase()}`} />
+        ))}
+        {has.heights &&
+          (['x', 'y'] as const).map((it) => (
+            <FigureRow key={it} def={bedGrowth} args={[it]} label={`Grows over the bed, across ${it.toUpperCase()}`} />
+          ))}
+      </Panel>
+    </Side>
+  )
+}

@@ -74,8 +74,18 @@ export function longestWireTask(runs: number): Promise<number> {
   return longestWhileDragged(runs, 'bench/heron/power/wiring', '[data-drag="electrical.wires.w5.length"]')
 }
 
-/** @param address Where the thing stands, below the start; the demo's first sheet where it is empty. */
-async function longestWhileDragged(runs: number, address: string, what: string): Promise<number> {
+/** The same while the material is dragged through the beam, and let go. */
+export function longestHeightTask(runs: number): Promise<number> {
+  return longestWhileDragged(runs, 'bench/heron/beam/focus', '[data-drag="optics.gap"]', [0, 1])
+}
+
+/** @param address Where the thing stands, below the start; the demo's first sheet where it is empty. @param way Which way it is dragged, px a step. */
+async function longestWhileDragged(
+  runs: number,
+  address: string,
+  what: string,
+  [right, down]: readonly [number, number] = [-2, 0],
+): Promise<number> {
   const { home, close } = await serveBuild()
   const browser = await chromium.launch(CHROMIUM)
   const longest: number[] = []
@@ -99,7 +109,7 @@ async function longestWhileDragged(runs: number, address: string, what: string):
       const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
       await page.mouse.move(x, y)
       await page.mouse.down()
-      for (let i = 0; i < 60; i++) await page.mouse.move(x - i * 2, y)
+      for (let i = 0; i < 60; i++) await page.mouse.move(x + i * right, y + i * down)
       // What is let go of a wiring is laid down and saved; a dimension that is let go is worked anew, another row's matter.
       if (address !== '') {
         await page.mouse.up()

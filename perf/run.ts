@@ -1,7 +1,8 @@
 /** npm run perf: every figure a ratio to a baseline of the same run; a table, and JSON in .reports. */
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { timeEngine } from './engine'
-import { longestBlockTask, longestDragTask, longestWireTask, timeDrag } from './drag'
+import { timeBurn } from './burn'
+import { longestBlockTask, longestDragTask, longestHeightTask, longestWireTask, timeDrag } from './drag'
 import { timeEdits } from './edit'
 import { chromium } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium'
@@ -38,6 +39,8 @@ const drag = timeDrag(9)
 const dragTask = await longestDragTask(5)
 const blockTask = await longestBlockTask(5)
 const wireTask = await longestWireTask(5)
+const heightTask = await longestHeightTask(5)
+const burn = timeBurn(7)
 const partsTask = await longestPartsTask(5)
 const scale = timeScale(15)
 const edit = await timeEdits(15)
@@ -101,6 +104,18 @@ const rows: readonly Row[] = [
     ratio: wireTask / 50,
     atMost: 1,
     detail: `${Math.round(wireTask)} ms, median of 5 visits; 0: none over 50 ms`,
+  },
+  {
+    what: 'longest task of the page while the material is dragged through the beam and let go, to 50 ms',
+    ratio: heightTask / 50,
+    atMost: 1,
+    detail: `${Math.round(heightTask)} ms, median of 5 visits; 0: none over 50 ms`,
+  },
+  {
+    what: 'burning a scanned area into a map, to adding as many samples one behind the other',
+    ratio: burn,
+    atMost: 4,
+    detail: 'median of 7',
   },
   {
     what: 'longest task of the page while 10,000 parts are taken from a file, to 50 ms',

@@ -139,7 +139,7 @@ export function heron(id = 'heron'): BenchBundle {
     },
     calibrate: {
       ...blank.calibrate,
-      markPower: { value: 0.14, typed: '14', typedUnit: 'percent', origin: 'measured', doubt: { kind: 'exact' }, at: RUN_MADE },
+      markPower: { value: 0.24, typed: '24', typedUnit: 'percent', origin: 'measured', doubt: { kind: 'exact' }, at: RUN_MADE },
       runs: { [HERON_RUN]: heronRun },
       focusBy: HERON_FOCUS,
       trials: { ...blank.calibrate.trials, focus: { [HERON_FOCUS]: heronFocus } },

@@ -51,7 +51,7 @@ export const heronRun: ScaleRun = {
   ticks: { x: { short: 15, middle: 80, long: 144 }, y: { short: 15, middle: 80, long: 144 } },
   repeats: 2,
   corner: { x: 101, y: 101 },
-  power: 0.14,
+  power: 0.24,
   speed: 20,
   readings: Object.fromEntries(Object.entries(READ).map(([id, typed]) => [id, reading(typed)])),
 }

@@ -49,7 +49,7 @@ export interface DoseMap extends DoseGrid {
 }
 
 /** Way between two stamps, as a share of the spot's smaller radius at focus. */
-const STEP = 0.3
+const STEP = 0.4
 /** Radii that differ by less than this share are stamped alike. */
 const ALIKE = 0.01
 /** Moves between two reports of progress. */

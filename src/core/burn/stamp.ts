@@ -19,7 +19,7 @@ export interface Stamp {
 /** Below this share of its peak the profile counts as none. */
 const NOTHING = 1e-6
 /** Places within a cell for which stamps are kept, in each direction. */
-export const PHASES = 8
+export const PHASES = 16
 /** A cell is summed over so many places in each direction. */
 const PARTS = 3
 

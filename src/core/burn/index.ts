@@ -1,0 +1,4 @@
+export * from './dose'
+export * from './light'
+export * from './response'
+export * from './stamp'

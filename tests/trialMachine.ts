@@ -13,6 +13,8 @@ const NUMBERS: Readonly<Record<TrialKindId, Readonly<Record<string, number>>>> =
   moves: { field: 100, acceleration: 500 },
   bands: { fastest: 200, acceleration: 500, frequency: 1000 },
   focus: { lift: 12, run: 150 },
+  pointer: {},
+  kerf: { piece: 10, cutSpeed: 4, cutPower: 1 },
   wedge: { slowest: 2, fastest: 100, drop: 20, acceleration: 500 },
 }
 

@@ -35,6 +35,11 @@ function weighed(value: number, typed: string, u: number): Fact {
   return { value, typed, typedUnit: 'g', origin: 'measured', doubt: { kind: 'standard', u }, at: MADE }
 }
 
+/** Light by the meter, its scale left out: all its readings share it. */
+function metered(typed: string): Fact {
+  return { value: Number(typed), typed, typedUnit: 'W', origin: 'measured', doubt: { kind: 'standard', u: 0.05 }, at: MADE }
+}
+
 const count = (value: number, typed = String(value)): Fact => stated(value, typed, 'count', 0)
 
 /** What Heron's machine said of an axis when it was last read. */
@@ -155,6 +160,10 @@ export function heron(id = 'heron'): BenchBundle {
       gap: read(29.2, '29.2', 'calipers', 0.05),
       sheet: read(3.02, '3.02', 'calipers', 0.02),
       headTurn: stated(0.8, '0.8', 'mm', 0.01),
+      lights: {
+        a: { order: 1, at: '2026-11-14T10:30:00.000Z', hours: null, light: metered('5.31') },
+        b: { order: 2, at: '2026-11-22T16:10:00.000Z', hours: null, light: metered('5.16') },
+      },
     },
     plan: heronPlan(blank.plan),
     safety: {

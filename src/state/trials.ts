@@ -149,7 +149,7 @@ export function enterTrialReading(kind: TrialKindId, id: string, def: TrialReadi
   const step = shownNumber(engineOf(bench).value(smallestStep, trial.axes.x).result) ?? 0
   const itself = own > 0 ? own : USUAL_U
   // A width, or how the board lies, does not depend on where the motors' steps fall.
-  const isOfSteps = !('width' in def.span || 'board' in def.span)
+  const isOfSteps = !['width', 'board', 'pointer', 'stack', 'opening', 'cut'].some((it) => it in def.span)
   const u = Math.hypot(isOfSteps ? readingOfMarks(itself, step) : itself, def.moreU ?? 0)
   return [...read.findings, ...setFact(path, { ...read.value, doubt: { kind: 'standard', u } }, def.words)]
 }

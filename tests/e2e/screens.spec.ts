@@ -73,10 +73,15 @@ function variants(): readonly Bench[] {
 
 test('every fact has its field where its spec says, whatever the machine', async ({ bench, page }) => {
   test.setTimeout(240_000)
+  // Sheets of Motion depend on the machine; those of other stages are looked at again where they have other facts.
+  const seen = new Set<string>()
   for (const machine of variants()) {
     await bench.put({ bench: machine, records: [], files: [] })
     for (const [at, paths] of fieldsOf(machine)) {
       const [stage = '', part = ''] = at.split('/')
+      const what = `${at} ${paths.join()}`
+      if (stage !== 'motion' && seen.has(what)) continue
+      seen.add(what)
       expect(
         STAGES.find((it) => it.id === stage)?.parts.map((it) => it.id),
         `${at} is no part, for ${paths[0]}`,

@@ -4,6 +4,7 @@ import { setAt, type AnyFigure, type Fact } from '../../src/core/bench'
 import {
   fitFocus,
   focusLines,
+  kerf,
   focusOfRamp,
   middleOfWidths,
   rampRayleigh,
@@ -185,6 +186,26 @@ describe('hidden beams, their ramps burnt and read through the whole product', (
       expect(count / BEAMS, name).toBeLessThanOrEqual(name.startsWith('Rayleigh') ? 1 : most)
     }
   }, 240_000)
+})
+
+describe('combs cut by 300 hidden machines', () => {
+  it('95 % intervals of the kerf cover in 93 to 97, whatever the scale of the machine', () => {
+    const hits = { x: 0, y: 0 }
+    for (let number = 1; number <= 300; number++) {
+      const machine = machineWith(number, { play: { x: 0, y: 0 }, calipers: { scale: 0, noise: 0.02 } })
+      const engine = engineFor(withTrial(machine, 'kerf', () => 0.0202))
+      const { cut } = machine.machine.hidden
+      for (const axis of ['x', 'y'] as const) {
+        const { result, doubt } = engine.withDoubt(kerf, 't', axis)
+        if (!result.known) throw new Error(JSON.stringify(result.why))
+        if (Math.abs(result.value - (cut[axis] - cut.taper)) <= (doubt?.expanded ?? 0)) hits[axis]++
+      }
+    }
+    for (const count of Object.values(hits)) {
+      expect(count).toBeGreaterThanOrEqual(279)
+      expect(count).toBeLessThanOrEqual(291)
+    }
+  }, 60_000)
 })
 
 describe('step wedges of 100 hidden machines', () => {

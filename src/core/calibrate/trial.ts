@@ -24,6 +24,10 @@ export type TrialSpan =
   | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
   | { readonly beyond: number; readonly end: StrokeEnd }
   | { readonly first: StrokeEnd; readonly last: StrokeEnd; readonly axis: 'x' | 'y' }
+  | { readonly pointer: 'x' | 'y'; readonly beside: number }
+  | { readonly stack: readonly [first: number, last: number] }
+  | { readonly opening: readonly [first: number, last: number] }
+  | { readonly cut: number; readonly face: 'top' | 'bottom' }
   | { readonly width: number }
   | { readonly seen: readonly [first: number, last: number] }
   | { readonly board: 'gap' | 'lift' | 'run' }

@@ -147,6 +147,8 @@ export function trialChart(
     case 'focus':
       return focusChart(trial, flat)
     case 'wedge':
+    case 'pointer':
+    case 'kerf':
     case 'rectangle':
     case 'moves':
     case 'bands':

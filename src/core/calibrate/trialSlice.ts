@@ -15,7 +15,19 @@ import {
 } from '../bench'
 
 /** What a trial finds, by its pattern. */
-export const TRIAL_KINDS = ['delay', 'outline', 'circle', 'rectangle', 'alternate', 'moves', 'bands', 'focus', 'wedge'] as const
+export const TRIAL_KINDS = [
+  'delay',
+  'outline',
+  'circle',
+  'rectangle',
+  'alternate',
+  'moves',
+  'bands',
+  'focus',
+  'wedge',
+  'pointer',
+  'kerf',
+] as const
 export type TrialKindId = (typeof TRIAL_KINDS)[number]
 
 const place = group({ x: bare(), y: bare() })
@@ -109,6 +121,9 @@ export const trialParts = {
   bandsFastest: wish('limits', 'Fastest line for dots', 'speed', 2, 2000, 200, 'mm/s'),
   focusLift: wish('focus', 'Block under the board', 'length', 1, 100, 12, 'mm'),
   focusRun: wish('focus', 'Low edge to the block', 'length', 60, 1000, 150, 'mm'),
+  kerfPiece: wish('focus', 'Pieces of the combs', 'length', 3, 100, 10, 'mm'),
+  kerfSpeed: wish('focus', 'Cutting speed', 'speed', 0.1, 500, 4, 'mm/s'),
+  kerfPower: wish('focus', 'Cutting power', 'ratio', 0.01, 1, 100, 'percent'),
   wedgeSlowest: wish('wedge', 'Slowest piece', 'speed', 0.1, 500, 2, 'mm/s'),
   wedgeFastest: wish('wedge', 'Fastest piece', 'speed', 1, 2000, 100, 'mm/s'),
   wedgeDrop: wish('wedge', 'Sheet below focus', 'length', 0, 500, 20, 'mm'),
@@ -126,6 +141,8 @@ export const trialParts = {
     bands: ofPart('limits'),
     focus: ofPart('focus'),
     wedge: ofPart('wedge'),
+    pointer: ofPart('focus'),
+    kerf: ofPart('focus'),
   }),
   stops: many(stoppedShape, {
     placed: { part: 'homing', act: { id: 'stops', words: 'Try stop and lid', beam: true } },

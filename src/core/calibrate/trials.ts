@@ -4,8 +4,10 @@ import { bandsTrial } from './trialBands'
 import { circleTrial } from './trialCircle'
 import { delayTrial } from './trialDelay'
 import { focusTrial } from './trialFocus'
+import { kerfTrial } from './trialKerf'
 import { movesTrial } from './trialMoves'
 import { outlineTrial } from './trialOutline'
+import { pointerTrial } from './trialPointer'
 import { rectangleTrial } from './trialRectangle'
 import { wedgeTrial } from './trialWedge'
 import type { TrialKindId } from './trialSlice'
@@ -20,6 +22,8 @@ export const TRIALS: Readonly<Record<TrialKindId, TrialKind>> = {
   moves: movesTrial,
   bands: bandsTrial,
   focus: focusTrial,
+  pointer: pointerTrial,
+  kerf: kerfTrial,
   wedge: wedgeTrial,
 }
 

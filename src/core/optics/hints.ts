@@ -11,6 +11,7 @@ export const opticsHints: Readonly<Record<string, string>> = {
   'optics.focusGap': 'From the head’s sheet, or by a focus ramp.',
   'optics.sheet': 'Measured: sheet is rarely its nominal thickness.',
   'optics.headTurn': 'The pitch of the screw, or turn it ten times and divide.',
+  'optics.lights.*.light': 'At full power, the meter’s head always at the same place, after the same time of warming up.',
   'optics.gauge': 'Measured at three places.',
   'optics.plate': 'Measured with calipers or micrometer.',
   'optics.feeler': 'With the feeler just touching: from the head’s lower edge to the plate.',

@@ -1,3 +1,5 @@
+export * from './ageFigures'
+export * from './ageVerdicts'
 export * from './beam'
 export * from './domain'
 export * from './figures'

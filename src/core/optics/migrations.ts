@@ -17,6 +17,7 @@ export const opticsMigrations: readonly Migration[] = [
       gauge: thenBlank('mm'),
       plate: thenBlank('mm'),
       feeler: thenBlank('mm'),
+      lights: {},
     }),
   },
 ]

@@ -1,4 +1,4 @@
-import { choice, fact, group, type Act, type Of } from '../bench'
+import { bare, choice, fact, group, many, moment, orNull, type Act, type Of } from '../bench'
 
 const DIODE: Act = { id: 'diode', words: "Copy power and wavelength off the diode's label" }
 const SPOT: Act = { id: 'spot', words: 'Burn a thin line along X and one along Y, and measure their widths', beam: true }
@@ -15,6 +15,15 @@ const m2 = (side: string) =>
     act: RAMP,
     assume: { value: 8, halfWidth: 4, unit: 'one' },
   })
+
+/** The light at full power, read again and again over the months. */
+export const lightReadShape = group({
+  order: bare(),
+  at: moment('instant'),
+  /** Hours the machine had run; null where nobody counts them. */
+  hours: orNull(bare()),
+  light: fact({ label: 'Light at full power', quantity: 'power', min: 0, max: 1000 }),
+})
 
 /** The beam: what the diode gives, and how small it is at focus. */
 export const opticsShape = group(
@@ -82,6 +91,11 @@ export const opticsShape = group(
     headTurn: fact({ label: 'Head for one turn of its knob', quantity: 'length', min: 0.01, max: 50, begun: () => false }),
     gauge: fact({ label: 'Gauge block', quantity: 'length', min: 0.1, max: 200, begun: () => false }),
     plate: fact({ act: TOUCH, label: 'Touch plate', quantity: 'length', min: 0.1, max: 100, begun: () => false }),
+    /** What the light was at full power, in the order of reading. */
+    lights: many(lightReadShape, {
+      placed: { part: 'light' },
+      label: ({ label, thing }) => `${label}, ${thing.at.slice(0, 10)}`,
+    }),
     /** Gap that is left between head and plate when the feeler touches it. */
     feeler: fact({
       act: TOUCH,

@@ -1,4 +1,5 @@
 import { readingNoise, type Hidden } from './hidden'
+import type { Place } from './mechanics'
 import type { Random } from './random'
 
 /** A line as it was really burnt, mm. */
@@ -12,6 +13,10 @@ export interface Mark {
   readonly tone: number
   /** Whether the pulses of the power signal stand apart in it. */
   readonly dotted?: boolean
+  /** How wide it is cut at both faces, mm; nothing where it is not cut through. */
+  readonly cut?: { readonly top: number; readonly bottom: number }
+  /** Where the pointing aid lies beside it, mm, with the head over its middle. */
+  readonly pointer?: Place
 }
 
 /**
@@ -23,6 +28,10 @@ export type Reading =
   | { readonly from: readonly number[]; readonly to: readonly number[]; readonly over: boolean }
   | { readonly beyond: number; readonly end: LineEnd }
   | { readonly first: LineEnd; readonly last: LineEnd; readonly axis: 'x' | 'y' }
+  | { readonly pointer: 'x' | 'y'; readonly beside: number }
+  | { readonly stack: readonly [first: number, last: number] }
+  | { readonly opening: readonly [first: number, last: number] }
+  | { readonly cut: number; readonly face: 'top' | 'bottom' }
   | { readonly width: number }
   | { readonly seen: readonly [first: number, last: number] }
   | { readonly board: 'gap' | 'lift' | 'run' }
@@ -53,6 +62,9 @@ export function readCalipers(
   random: Random,
 ): ReadOut {
   const there = trueLength(marks, reading)
+  if (there === null && ('stack' in reading || 'opening' in reading || 'cut' in reading)) {
+    return { ok: false, why: 'The pieces do not come out: not every line is cut through. Cut slower, or with more power.' }
+  }
   if ('seen' in reading && there === 0) return { ok: true, value: 0 }
   if ('width' in reading) return readLoupe(there, random)
   if (there === null) return { ok: false, why: 'One of the two marks cannot be seen. Burn the run again with more power.' }
@@ -90,6 +102,11 @@ function trueLength(marks: readonly (Mark | null)[], reading: Reading): number |
   }
   if ('width' in reading) return mark(reading.width)?.width ?? null
   if ('board' in reading) return null
+  if ('pointer' in reading)
+    return mark(reading.beside) === null ? null : (mark(reading.beside)?.pointer?.[reading.pointer] ?? null)
+  if ('cut' in reading) return mark(reading.cut)?.cut?.[reading.face] ?? null
+  if ('stack' in reading) return combOf(marks, reading.stack, -1)
+  if ('opening' in reading) return combOf(marks, reading.opening, 1)
   if ('seen' in reading) return seenOf(marks.slice(reading.seen[0], reading.seen[1] + 1))
   if ('outline' in reading) return widthOf(marks.slice(reading.outline[0], reading.outline[1] + 1), reading)
   const [a, b] = [reading.from.map(mark), reading.to.map(mark)]
@@ -109,6 +126,17 @@ function beyondLine({ x0, y0, x1, y1 }: Mark, { x, y }: { readonly x: number; re
   const isUpright = Math.abs(dy) > Math.abs(dx)
   const across = (dy * (x - x0) - dx * (y - y0)) / Math.hypot(dx, dy)
   return across * Math.sign(isUpright ? dy : -dx)
+}
+
+/** Pieces between the lines of a comb pressed together (way −1), or the opening that they left (1); null where one is not cut. */
+function combOf(marks: readonly (Mark | null)[], [first, last]: readonly [number, number], way: 1 | -1): number | null {
+  const lines = marks.slice(first, last + 1)
+  const kerfs = lines.flatMap((it) => (it?.cut == null ? [] : [it.cut.bottom]))
+  const [a, b] = [lines[0], lines.at(-1)]
+  if (a == null || b == null || kerfs.length < lines.length) return null
+  const kerf = kerfs.reduce((sum, it) => sum + it, 0) / kerfs.length
+  // A cut narrows downwards: jaws meet the pieces, and the opening, at the bottom face.
+  return acrossLines(a, b) + (way === 1 ? kerf : -(kerfs.length - 1) * kerf)
 }
 
 /** How far a row of lines goes on without a gap, mm. */

@@ -44,6 +44,10 @@ export interface Hidden {
   readonly holds: { readonly x: number; readonly y: number }
   readonly faults: HiddenFaults
   readonly beam: HiddenBeam
+  /** Where the pointing aid lies beside the beam, mm. */
+  readonly pointer: { readonly x: number; readonly y: number }
+  /** Energy that cuts the sheet through, J/mm, and how wide it is cut across each axis, with what the lower face is narrower, mm. */
+  readonly cut: { readonly energy: number; readonly x: number; readonly y: number; readonly taper: number }
 }
 
 /** How the beam runs through focus. Its side across X is the flat one. */
@@ -87,7 +91,15 @@ export function drawHidden(number: number, spec: StandInSpec): Hidden {
   const pull = { xA: pulled(), yA: pulled(), yB: pulled() }
   const delay = { on: between(random, 0.003, LONGEST_ON), off: between(random, 0, LONGEST_OFF) }
   const holds = { x: between(random, 900, 4000), y: between(random, 900, 4000) }
-  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull, delay, holds, faults: {}, beam: drawBeam(random, radius) }
+  const beam = drawBeam(random, radius)
+  const pointer = { x: between(random, -6, 6), y: between(random, -6, 6) }
+  const cut = {
+    energy: between(random, 0.25, 0.7) * (spec.power / 5),
+    x: beam.x.waist * between(random, 1.4, 2),
+    y: beam.y.waist * between(random, 1.4, 2),
+    taper: between(random, 0.01, 0.06),
+  }
+  return { mmPerStep, play, skewRad, threshold, radius, calipers, pull, delay, holds, faults: {}, beam, pointer, cut }
 }
 
 /** A beam whose radius over a flat sheet is the one that was drawn. */

@@ -57,5 +57,9 @@ function burnt(from: Place, to: Place, energy: number, hidden: Hidden, lie: Shee
   const over = (energy / hidden.threshold) * dose
   if (!(over > 1)) return null
   const width = 2 * radius * (0.5 * Math.log(over)) ** (1 / order)
-  return { x0: from.x, y0: from.y, x1: to.x, y1: to.y, width, tone: 1 - 1 / over }
+  const mark = { x0: from.x, y0: from.y, x1: to.x, y1: to.y, width, tone: 1 - 1 / over, pointer: hidden.pointer }
+  if (energy < hidden.cut.energy || lie.kind !== 'flat') return mark
+  const isUpright = Math.abs(to.y - from.y) > Math.abs(to.x - from.x)
+  const top = isUpright ? hidden.cut.x : hidden.cut.y
+  return { ...mark, cut: { top, bottom: Math.max(0.01, top - hidden.cut.taper) } }
 }

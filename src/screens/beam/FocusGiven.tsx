@@ -28,6 +28,15 @@ export function FocusGiven() {
         </Sentence>
       </Panel>
       <Ramps bench={bench} />
+      <Panel title="Pointer and kerf">
+        <p className="max-w-[46rem] py-1 text-[14px]">
+          Where the pointing aid lies beside the beam, and how much a cut takes, are found by{' '}
+          <StageLink stage="controller" part="focus">
+            a cross and two combs
+          </StageLink>
+          .
+        </p>
+      </Panel>
       <Panel title="By a gauge block">
         <Sentence>
           A block of <FactField path="optics.gauge" /> is slid between head and material: the head is lowered until it just goes.

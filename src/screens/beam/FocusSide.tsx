@@ -4,9 +4,13 @@ import {
   gapAtFocus,
   gaugeOff,
   headTurns,
+  kerf,
+  newestTrial,
   outOfFocus,
   peakAtFocus,
   peakNow,
+  pointerX,
+  pointerY,
   rayleigh,
   spotBelow,
   spotNow,
@@ -44,6 +48,7 @@ export function FocusSide() {
         <FigureRow def={peakNow} args={[]} />
         <FigureRow def={peakAtFocus} args={[]} />
       </Panel>
+      <Cuts />
       <Panel title="Worked, the beam">
         {(['x', 'y'] as const).map((it) => (
           <FigureRow key={it} def={waist} args={[it]} label={`Radius at focus, across ${it.toUpperCase()}`} />
@@ -57,5 +62,21 @@ export function FocusSide() {
           ))}
       </Panel>
     </Side>
+  )
+}
+
+/** Where the pointing aid lies and how wide cuts are, by the newest patterns that were read. */
+function Cuts() {
+  const pointer = useBenchStore(({ bench }) => (bench === null ? null : newestTrial(bench.calibrate.trials, 'pointer')))
+  const combs = useBenchStore(({ bench }) => (bench === null ? null : newestTrial(bench.calibrate.trials, 'kerf')))
+  if (pointer === null && combs === null) return null
+  return (
+    <Panel title="Worked, pointer and kerf">
+      {pointer !== null && [pointerX, pointerY].map((def) => <FigureRow key={def.id} def={def} args={[pointer]} />)}
+      {combs !== null &&
+        (['x', 'y'] as const).map((it) => (
+          <FigureRow key={it} def={kerf} args={[combs, it]} label={`Kerf of a cut across ${it.toUpperCase()}`} />
+        ))}
+    </Panel>
   )
 }

@@ -86,6 +86,19 @@ const SENTENCES: Readonly<Record<TrialKindId, ReactNode>> = {
       should be. Three sets of lines, nine places each: read them with a loupe, at least the heavy ones.
     </>
   ),
+  pointer: (
+    <>
+      A cross is burnt and the head stops over its middle. Then read where the dot or cross of the pointing aid lies beside it,
+      with the beam off.
+    </>
+  ),
+  kerf: (
+    <>
+      Two combs, one along each axis, cut into nine pieces of <FactField path="calibrate.kerfPiece" /> at{' '}
+      <FactField path="calibrate.kerfSpeed" /> with <FactField path="calibrate.kerfPower" />. Take all pieces out, press them
+      together and read them; then read the opening that they left.
+    </>
+  ),
   wedge: (
     <>
       Let the sheet lie <FactField path="calibrate.wedgeDrop" /> below focus, so that even full power fades. Eight rows of 10% to

@@ -118,6 +118,10 @@ function strokesOfReading({ readings }: TrialLayout, id: string | null): Readonl
   const span = readings.find((it) => it.id === id)?.span
   if (span === undefined) return new Set()
   if ('board' in span) return new Set()
+  if ('pointer' in span) return new Set([span.beside])
+  if ('cut' in span) return new Set([span.cut])
+  if ('stack' in span) return new Set(span.stack)
+  if ('opening' in span) return new Set(span.opening)
   if ('width' in span) return new Set([span.width])
   if ('seen' in span) return new Set(Array.from({ length: span.seen[1] - span.seen[0] + 1 }, (_, i) => span.seen[0] + i))
   if ('outline' in span)

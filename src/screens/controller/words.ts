@@ -36,8 +36,8 @@ export const words = {
     about: 'Rows that get faster: each fades where its light no longer marks, and that speed is as its light.',
   },
   focus: {
-    question: 'At which gap is the beam thinnest, and how fast does it grow?',
-    about: 'Lines on a tilted board: their widths say where focus is, and lines of several energies how the beam runs.',
+    question: 'Where is focus, where does the pointer point, how wide is a cut?',
+    about: 'A ramp of lines on a tilted board, a cross beside the pointing aid, two combs that are cut out and measured.',
   },
   curve: {
     question: 'What does a commanded power really give?',

@@ -143,7 +143,16 @@ function Depth({ depth, left, right }: { readonly depth: number; readonly left: 
       {[depth / 2, -depth / 2].map((it) => (
         <path key={it} d={`M${left} ${frame.y(it)}H${right}`} stroke="var(--second)" strokeDasharray="4 4" strokeWidth="0.9" />
       ))}
-      <text x={(left + right) / 2 + 4} y={frame.y(depth / 2) - 6} textAnchor="middle" fontSize="11.5" fill="var(--second)">
+      <text
+        x={(left + right) / 2 + 4}
+        y={frame.y(depth / 2) - 6}
+        textAnchor="middle"
+        fontSize="11.5"
+        fill="var(--second)"
+        stroke="var(--paper)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
         depth of focus{' '}
         <tspan className="num">
           {printNumber(fromCore(depth, unit), 2)} {unitOf(unit).symbol}
@@ -252,7 +261,7 @@ function GapField({ reach, out }: { readonly reach: number; readonly out: number
   const y = Math.min(Math.max(frame.y(-(out ?? 0)), 24), frame.height - 40)
   return (
     <span
-      className="no-print absolute -translate-x-1/2 -translate-y-1/2 bg-paper px-1 text-[13px]"
+      className="no-print absolute hidden -translate-x-1/2 -translate-y-1/2 bg-paper px-1 text-[13px] sm:inline"
       style={{ left: frame.x(width * 0.375), top: y }}
     >
       gap <FactField path="optics.gap" place="plate" small />

@@ -74,6 +74,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('heading', { level: 1 }).click()
     },
   },
+  { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {
     name: 'work-program',

@@ -6,6 +6,7 @@ import { axisSettingsShape, listedFact, type AxisSettings } from '../core/contro
 import { HERON_COOLING, HERON_DRIVER } from './demoDriver'
 import { HERON_WIRING } from './demoWiring'
 import { HERON_FOCUS, heronFocus } from './heronFocus'
+import { heronBurns } from './heronBurns'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
@@ -165,6 +166,7 @@ export function heron(id = 'heron'): BenchBundle {
         b: { order: 2, at: '2026-11-22T16:10:00.000Z', hours: null, light: metered('5.16') },
       },
     },
+    burns: heronBurns(blank.burns),
     plan: heronPlan(blank.plan),
     safety: {
       ...blank.safety,

@@ -1,5 +1,6 @@
 import type { StageDef } from '../ui/stage'
 import { beam } from './beam/stage'
+import { burns } from './burns/stage'
 import { controller } from './controller/stage'
 import { motion } from './motion/stage'
 import { plan } from './plan/stage'
@@ -19,11 +20,7 @@ export const STAGES: readonly StageDef[] = [
   power,
   controller,
   beam,
-  later({
-    id: 'burns',
-    name: 'Burns',
-    question: 'What power and speed for this material?',
-  }),
+  burns,
   work,
   later({
     id: 'rotary',

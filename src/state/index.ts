@@ -32,6 +32,7 @@ export { checkElsewhere, keepOpenLeft, openBench, reloadBench, saveLeftBench, sa
 export * from './readText'
 export * from './scaleRun'
 export * from './session'
+export * from './book'
 export * from './focus'
 export * from './lights'
 export * from './spans'

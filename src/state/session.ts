@@ -32,6 +32,8 @@ interface Session {
   readonly stepDrafts: Readonly<Record<string, StepDraft>>
   /** The scale run that is looked at; null: the newest. */
   readonly runId: string | null
+  /** The material of the book that is looked at. */
+  readonly materialId: string | null
   /** A machine's list of settings that was pasted and is not taken yet. */
   readonly pastedListing: string
   /** The block of the wiring that is brought out; null: the first. */
@@ -67,6 +69,7 @@ export const useSession = create<Session>()(() => ({
   stepId: null,
   stepDrafts: {},
   runId: null,
+  materialId: null,
   pastedListing: '',
   blockId: null,
   pointedReading: null,
@@ -143,6 +146,7 @@ export function swapDrafts(left: string | null, opened: string): void {
     drafts: keptDrafts()[opened] ?? {},
     ...keptStep(opened),
     runId: null,
+    materialId: null,
     pastedListing: '',
     lastTools: {},
     cautionsTicked: [],
@@ -233,8 +237,14 @@ function belongingOf(path: Path): Partial<Session> {
   const [slice, list, id] = path.split('.')
   if (list === 'axes' && id !== undefined) return { axisId: id }
   if (list === 'blocks' && id !== undefined) return { blockId: id }
+  if (list === 'materials' && id !== undefined) return { materialId: id }
   if (slice !== 'calibrate' || placeOf(path)?.part !== 'run') return {}
   return { runId: list === 'runs' && id !== undefined ? id : NEXT_RUN }
+}
+
+/** Brings a thing out on its sheet: an axis, a block, a material. */
+export function choose(thing: Path): void {
+  useSession.setState(belongingOf(thing))
 }
 
 /** Remembers which part of a stage is open. */

@@ -1,4 +1,4 @@
-import { enterFact, getAt, setAt, shownNumber, standardUncertainty, type Path } from '../core/bench'
+import { enterFact, getAt, setAt, shownNumber, standardUncertainty, type Fact, type Path } from '../core/bench'
 import {
   curveThreshold,
   layoutOf,
@@ -17,6 +17,7 @@ import {
 import { benchFactSpec, type Bench } from '../core/document'
 import { asCommanded } from '../core/gcode'
 import { smallestStep } from '../core/motion'
+import { LOUPE } from '../core/workshop'
 import { refused, type Outcome } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, setFact, useBenchStore } from './benchStore'
@@ -141,17 +142,25 @@ export function enterTrialReading(kind: TrialKindId, id: string, def: TrialReadi
     if (getAt(bench, path) !== undefined) editBench(`${def.words}, taken back`, (it) => setAt(it, path, undefined))
     return []
   }
+  const read = readingFact(bench, trial, path, def, typed)
+  return read.ok ? [...read.findings, ...setFact(path, read.value, def.words)] : read.findings
+}
+
+/** A reading as it was typed, with the doubt of its instrument and of where the marks lie. */
+function readingFact(bench: Bench, trial: Trial, path: Path, def: TrialReading, typed: string): Outcome<Fact> {
+  const spec = benchFactSpec(path)
+  if (spec === undefined) return refused('not-known', 'There is no such reading.')
   const instrument = bench.instruments[trial.instrument]
   const known = instrument === undefined ? null : { id: trial.instrument, ...instrument, min: -instrument.max }
   const read = enterFact({ typed, origin: 'measured', instrument: known, at: new Date().toISOString() }, spec, bench.units)
-  if (!read.ok) return read.findings
+  if (!read.ok) return read
   const own = standardUncertainty(read.value.doubt)
   const step = shownNumber(engineOf(bench).value(smallestStep, trial.axes.x).result) ?? 0
   const itself = own > 0 ? own : USUAL_U
   // A width, or how the board lies, does not depend on where the motors' steps fall.
   const isOfSteps = !['width', 'board', 'pointer', 'stack', 'opening', 'cut'].some((it) => it in def.span)
   const u = Math.hypot(isOfSteps ? readingOfMarks(itself, step) : itself, def.moreU ?? 0)
-  return [...read.findings, ...setFact(path, { ...read.value, doubt: { kind: 'standard', u } }, def.words)]
+  return { ...read, value: { ...read.value, doubt: { kind: 'standard', u } } }
 }
 
 /** Standard uncertainty of a reading whose instrument does not say, mm. (common practice) */
@@ -164,18 +173,36 @@ export function pickTrial(kind: TrialKindId, id: string, pickId: string, picked:
   )
 }
 
+/** A reading of the stand-in's as it is typed: widths by its loupe, with the loupe's own ±. */
+function typedOf({ span }: TrialReading, value: number): string {
+  const loupe = Math.hypot(LOUPE.noise, LOUPE.division / Math.sqrt(12))
+  return 'width' in span ? `${value.toFixed(3)} ± ${(2 * loupe).toFixed(4)} mm` : `${value.toFixed(2)} mm`
+}
+
 /** Takes what is missing of a trial with the stand-in's instruments. @returns Why one could not be taken. */
 export async function readTrial(kind: TrialKindId, id: string): Promise<Told> {
   const { bench } = useBenchStore.getState()
   const trial = bench?.calibrate.trials[kind][id]
-  if (trial === undefined) return told('This trial is gone.')
+  if (bench === null || trial === undefined) return told('This trial is gone.')
   const layout = layoutOf(kind, trial)
+  const taken: (readonly [Path, Fact])[] = []
+  let wrong: Told = DONE
   for (const def of layout.readings.filter((it) => trial.readings[it.id] === undefined)) {
     const out = await readStandIn(def.span)
-    if (!out.ok) return told(`${def.group}, ${def.words}: ${out.why}`)
-    const entered = enterTrialReading(kind, id, def, `${out.value.toFixed(2)} mm`)
-    if (!isDone(entered)) return told(`${def.words}: ${reasonOf(entered)}`)
+    const path = trialReadingPath(kind, id, def.id)
+    const fact = out.ok ? readingFact(bench, trial, path, def, typedOf(def, out.value)) : null
+    if (fact?.ok === true) taken.push([path, fact.value])
+    else {
+      wrong = told(`${def.group}, ${def.words}: ${out.ok ? reasonOf(fact?.findings ?? []) : out.why}`)
+      break
+    }
   }
+  // What could be read is kept, as one step.
+  const kept =
+    taken.length === 0
+      ? DONE
+      : editBench('readings of a pattern', (it) => taken.reduce((next, [path, fact]) => setAt(next, path, fact), it))
+  if (!isDone(wrong) || !isDone(kept)) return [...wrong, ...kept]
   const { marks } = useMachine.getState()
   for (const pick of layout.picks.filter((it) => trial.picks[it.id] === undefined)) {
     const first = pick.strokes.findIndex((it) => marks[it]?.dotted === true)

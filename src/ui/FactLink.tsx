@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Next, Path } from '../core/bench'
-import { addressOf, addressOfFact, isOnNameplate, revealFact, useBenchStore } from '../state'
+import { addressOf, addressOfFact, choose, isOnNameplate, revealFact, useBenchStore } from '../state'
 
 /** Words that lead to a fact: its part of its stage, or its cell of the nameplate, comes into view and its editor opens. */
 export function FactLink({ path, children }: { readonly path: Path; readonly children: ReactNode }) {
@@ -32,8 +32,9 @@ export function NextLink({ next, children }: { readonly next: Next; readonly chi
   const benchId = useBenchStore((it) => it.bench?.id ?? '')
   if ('path' in next) return <FactLink path={next.path}>{children}</FactLink>
   const [stage = '', part] = next.part.split('/')
+  const { thing } = next
   return (
-    <Link className="link" to={addressOf(benchId, stage, part)}>
+    <Link className="link" to={addressOf(benchId, stage, part)} onClick={() => thing !== undefined && choose(thing)}>
       {children}
     </Link>
   )

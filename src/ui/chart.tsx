@@ -1,11 +1,21 @@
 import { useEffect, useRef } from 'react'
 import { CustomChart, LineChart, ScatterChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
+import { AriaComponent, GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
 import { init, use as register, type ECharts } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { useSettings } from '../state'
 
-register([CustomChart, LineChart, ScatterChart, GridComponent, LegendComponent, MarkLineComponent, AriaComponent, SVGRenderer])
+register([
+  CustomChart,
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  LegendComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  AriaComponent,
+  SVGRenderer,
+])
 
 /** The theme's inks and faces as a chart can take them: plain colours, no `light-dark()`. */
 export interface ChartLook {

@@ -20,8 +20,10 @@ export interface Wording {
   readonly next?: Next
 }
 
-/** What to do, and where: at a fact, or at a part of a stage, “plan/parts”. */
-export type Next = { readonly words: string } & ({ readonly path: Path } | { readonly part: string })
+/** Where something is done: at a fact, or at a part of a stage, “plan/parts”, with a thing of it chosen: “burns.materials.m”. */
+export type NextPlace = { readonly path: Path } | { readonly part: string; readonly thing?: Path }
+/** What to do, and where. */
+export type Next = { readonly words: string } & NextPlace
 
 export interface VerdictDef<B, A extends readonly string[]> {
   readonly id: string

@@ -15,6 +15,7 @@ import {
   type Path,
   type PathsOf,
 } from '../bench'
+import { burnsShape } from '../burn'
 import { calibrateShape } from '../calibrate'
 import { controllerShape, linkCardShape } from '../controller'
 import { electricalShape } from '../electrical'
@@ -43,6 +44,7 @@ export const benchShape = group({
   electrical: electricalShape,
   optics: opticsShape,
   calibrate: calibrateShape,
+  burns: burnsShape,
   safety: safetyShape,
   plan: planShape,
   output: group({ card: benchCardShape, link: linkCardShape }),

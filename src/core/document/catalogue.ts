@@ -1,4 +1,5 @@
 import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConfig, type Verdict } from '../bench'
+import { burnDomain } from '../burn'
 import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
@@ -19,6 +20,7 @@ export const DOMAINS: readonly Domain[] = [
   calibrateDomain,
   trialsDomain,
   beamDomain,
+  burnDomain,
   safetyDomain,
   scheduleDomain,
 ]

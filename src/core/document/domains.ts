@@ -11,6 +11,7 @@ export const DOMAIN_LOADERS = {
   calibrate: async () => (await import('../calibrate/domain')).calibrateDomain,
   trials: async () => (await import('../calibrate/trialsDomain')).trialsDomain,
   beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
+  burn: async () => (await import('../burn/domain')).burnDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>

@@ -1,4 +1,5 @@
 import { instrumentsHints, patternAt, type Path } from '../bench'
+import { burnHints } from '../burn'
 import { calibrateHints } from '../calibrate'
 import { controllerHints } from '../controller'
 import { electricalHints } from '../electrical'
@@ -16,6 +17,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...electricalHints,
   ...opticsHints,
   ...calibrateHints,
+  ...burnHints,
   ...safetyHints,
   ...planHints,
 }

@@ -1,4 +1,5 @@
 import { asJson, type Json, type Migration } from '../bench'
+import { burnsMigrations } from '../burn'
 import { calibrateMigrations } from '../calibrate'
 import { controllerMigrations } from '../controller'
 import { electricalMigrations } from '../electrical'
@@ -18,6 +19,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   electrical: electricalMigrations,
   calibrate: calibrateMigrations,
   optics: opticsMigrations,
+  burns: burnsMigrations,
   output: outputMigrations,
   plan: planMigrations,
   safety: safetyMigrations,

@@ -1,4 +1,15 @@
-import { eachFact, isChoice, isFact, type Act, type Consequence, type Engine, type Next, type Path, type Verdict } from '../bench'
+import {
+  eachFact,
+  isChoice,
+  isFact,
+  type Act,
+  type Consequence,
+  type Engine,
+  type Next,
+  type NextPlace,
+  type Path,
+  type Verdict,
+} from '../bench'
 import type { UnitSystem } from '../units'
 import type { Bench } from './bench'
 import { hasField, labelAt, placeOf } from './places'
@@ -17,7 +28,7 @@ export interface Todo {
   readonly at: Place
 }
 
-type Place = { readonly path: Path } | { readonly part: string }
+type Place = NextPlace
 
 /** A task of the plan that can be begun, in the plan's order. */
 export interface Beginnable {
@@ -120,7 +131,8 @@ function mending(
 }
 
 function placeOfNext(next: Next): Place {
-  return 'path' in next ? { path: next.path } : { part: next.part }
+  if ('path' in next) return { path: next.path }
+  return next.thing === undefined ? { part: next.part } : { part: next.part, thing: next.thing }
 }
 
 function sentence(head: string, why: string): string {

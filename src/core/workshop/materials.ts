@@ -5,6 +5,8 @@ import type { Place } from './mechanics'
 
 /** Pulses that lie further apart than this share of the spot can be told apart. */
 const DOTTED = 0.7
+/** Lines that begin and end within so many mm of one another are one line in several passes. */
+const SAME = 0.3
 /** Cosine of a turn that still counts as going straight on. */
 const STRAIGHT = 0.999
 
@@ -13,12 +15,15 @@ export class Sheet {
   /** Burnt lines in the order of burning; null for one that left no mark. */
   readonly marks: (Mark | null)[] = []
   private lie: SheetLie = { kind: 'flat' }
+  private readonly energies: { readonly from: Place; readonly to: Place; readonly energy: number }[] = []
 
   constructor(private readonly hidden: Hidden) {}
 
   /** @param energy Of the line, J/mm. @param pulse Way of the head from one pulse of the signal to the next, mm. */
   burn(from: Place, to: Place, energy: number, pulse: number): void {
-    const mark = burnt(from, to, energy, this.hidden, this.lie)
+    const all = energy + this.before(from, to)
+    this.energies.push({ from, to, energy })
+    const mark = burnt(from, to, energy, this.hidden, this.lie, all)
     this.marks.push(mark === null ? null : { ...mark, dotted: pulse > DOTTED * 2 * this.hidden.radius })
   }
 
@@ -40,7 +45,16 @@ export class Sheet {
   /** A fresh sheet, and how it lies. */
   change(lie: SheetLie = { kind: 'flat' }): void {
     this.marks.length = 0
+    this.energies.length = 0
     this.lie = lie
+  }
+
+  /** Energy of earlier passes over the same line, either way, J/mm. */
+  private before(from: Place, to: Place): number {
+    const isNear = (p: Place, q: Place): boolean => Math.hypot(p.x - q.x, p.y - q.y) < SAME
+    return this.energies
+      .filter((it) => (isNear(it.from, from) && isNear(it.to, to)) || (isNear(it.from, to) && isNear(it.to, from)))
+      .reduce((sum, it) => sum + it.energy, 0)
   }
 
   /** What a board or a gauge would show of how it lies, mm; null where there is no such thing. */
@@ -52,13 +66,13 @@ export class Sheet {
 }
 
 /** The mark that a line leaves; none where its energy is below the threshold. */
-function burnt(from: Place, to: Place, energy: number, hidden: Hidden, lie: SheetLie): Mark | null {
+function burnt(from: Place, to: Place, energy: number, hidden: Hidden, lie: SheetLie, all: number): Mark | null {
   const { radius, order, dose } = spotOver(hidden, lie, from, to)
   const over = (energy / hidden.threshold) * dose
   if (!(over > 1)) return null
   const width = 2 * radius * (0.5 * Math.log(over)) ** (1 / order)
   const mark = { x0: from.x, y0: from.y, x1: to.x, y1: to.y, width, tone: 1 - 1 / over, pointer: hidden.pointer }
-  if (energy < hidden.cut.energy || lie.kind !== 'flat') return mark
+  if (all < hidden.cut.energy || lie.kind !== 'flat') return mark
   const isUpright = Math.abs(to.y - from.y) > Math.abs(to.x - from.x)
   const top = isUpright ? hidden.cut.x : hidden.cut.y
   return { ...mark, cut: { top, bottom: Math.max(0.01, top - hidden.cut.taper) } }

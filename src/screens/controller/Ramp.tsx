@@ -5,7 +5,7 @@ import { rampOf, setFact, useBenchStore, useMachine, DONE } from '../../state'
 import { FactField, Panel, Plate, ScaleBar, Sentence, usePlateFrame } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { Head } from './Head'
-import { HandOut } from './HandOut'
+import { HandOut } from '../../ui/HandOut'
 
 const MARGINS = { left: 40, right: 96, top: 16, bottom: 40 }
 

@@ -20,7 +20,7 @@ import {
   type Told,
 } from '../../state'
 import { Findings, Panel } from '../../ui'
-import { HandOut } from './HandOut'
+import { HandOut } from '../../ui/HandOut'
 import { ReadingField } from './ReadingField'
 
 const GROUPS = [

@@ -5,7 +5,7 @@ import { engineOf, draftRun, NEXT_RUN, planRun, useBenchStore, useSession, isDon
 import { FactField, Findings, Panel, Sentence } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { useChosenRun, useInstrument } from './chosen'
-import { HandOut } from './HandOut'
+import { HandOut } from '../../ui/HandOut'
 import { Instruments } from './Instruments'
 import { InstrumentSelect } from './InstrumentSelect'
 import { Readings } from './Readings'

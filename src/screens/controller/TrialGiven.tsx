@@ -23,7 +23,7 @@ import {
 import { FactField, Findings, Panel, Sentence, StageLink } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { chooseKind, chooseTrial, kindsOf, useInstrument, useTrialShown } from './chosen'
-import { HandOut } from './HandOut'
+import { HandOut } from '../../ui/HandOut'
 import { Instruments } from './Instruments'
 import { InstrumentSelect } from './InstrumentSelect'
 import { ReadingField } from './ReadingField'

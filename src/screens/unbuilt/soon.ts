@@ -1,6 +1,5 @@
 /** What each stage that is not built yet will take over, in a sentence. */
 export const SOON: Readonly<Record<string, string>> = {
-  burns: 'It will take over test cards and their reading, and remember power and speed for each material.',
   rotary: 'It will take over chucks, rollers and holders: steps, clearance, focus and torque.',
   housing: 'It will take over the box from the machine’s reach: panels, window, lid strut and cut plan.',
   air: 'It will take over the duct against the fan, the face speed, the time to clear, and the air that must come in.',

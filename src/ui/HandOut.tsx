@@ -1,8 +1,8 @@
 import { useState } from 'react'
-import { machineLimits, type Bench } from '../../core/document'
-import type { Step } from '../../core/gcode'
-import { surveyProgram } from '../../core/planner'
-import { sayQuantity, type Finding, type Outcome } from '../../core/units'
+import { machineLimits, type Bench } from '../core/document'
+import type { Step } from '../core/gcode'
+import { surveyProgram } from '../core/planner'
+import { sayQuantity, type Finding, type Outcome } from '../core/units'
 import {
   askCautions,
   engineOf,
@@ -16,8 +16,9 @@ import {
   DONE,
   isDone,
   type Told,
-} from '../../state'
-import { download, Findings } from '../../ui'
+} from '../state'
+import { download } from './download'
+import { Findings } from './Findings'
 
 /**
  * A program on its way out: burnt on the stand-in, or as a file, or on paper. Before it leaves, the cautions are asked

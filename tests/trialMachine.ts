@@ -19,7 +19,7 @@ const NUMBERS: Readonly<Record<TrialKindId, Readonly<Record<string, number>>>> =
 }
 
 export function trialShape(kind: TrialKindId, more: Readonly<Record<string, number>> = {}): TrialShape {
-  return { origin: { x: 12, y: 12 }, power: 0.3, speed: 20, numbers: { ...NUMBERS[kind], ...more } }
+  return { origin: { x: 12, y: 12 }, power: 0.5, speed: 20, numbers: { ...NUMBERS[kind], ...more } }
 }
 
 /** A machine with some of what is hidden in it chosen by the test. */

@@ -11,7 +11,7 @@ const LOOKED_AT = STAGES.filter((it) => ASKED === undefined || ASKED.includes(it
 
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any screen (${theme})`, async ({ bench, page }) => {
-    test.setTimeout(240_000)
+    test.setTimeout(400_000)
     // Of a theme only the colours are another.
     const look = () => bench.expectNoAxeFindings(theme === 'dark' ? ['color-contrast'] : [])
     await page.emulateMedia({ colorScheme: theme })
@@ -72,7 +72,7 @@ function variants(): readonly Bench[] {
 }
 
 test('every fact has its field where its spec says, whatever the machine', async ({ bench, page }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(400_000)
   // Sheets of Motion depend on the machine; those of other stages are looked at again where they have other facts.
   const seen = new Set<string>()
   for (const machine of variants()) {

@@ -55,7 +55,7 @@ export const calibrateMigrations: readonly Migration[] = [
       ...calibrate,
       focusBy: '',
       focusLift: mm(12),
-      focusRun: mm(150),
+      focusRun: mm(140),
       kerfPiece: mm(10),
       kerfSpeed: mmPerS(4),
       kerfPower: thenGuess(1, '100', 'percent'),

@@ -120,7 +120,7 @@ export const trialParts = {
   movesField: wish('limits', 'Field of the moves', 'length', 10, 1000, 100, 'mm'),
   bandsFastest: wish('limits', 'Fastest line for dots', 'speed', 2, 2000, 200, 'mm/s'),
   focusLift: wish('focus', 'Block under the board', 'length', 1, 100, 12, 'mm'),
-  focusRun: wish('focus', 'Low edge to the block', 'length', 60, 1000, 150, 'mm'),
+  focusRun: wish('focus', 'Low edge to the block', 'length', 60, 1000, 140, 'mm'),
   kerfPiece: wish('focus', 'Pieces of the combs', 'length', 3, 100, 10, 'mm'),
   kerfSpeed: wish('focus', 'Cutting speed', 'speed', 0.1, 500, 4, 'mm/s'),
   kerfPower: wish('focus', 'Cutting power', 'ratio', 0.01, 1, 100, 'percent'),

@@ -18,12 +18,11 @@ test('focus is found by a ramp on the stand-in: read, followed, and the material
   await expect(second.getByText('the beam follows it')).toBeVisible()
   await expect(page.getByText('Focus by ramp 2')).toBeVisible()
   await expect(page.getByText('The material is in focus')).toBeVisible()
-  // The surface is moved by the keyboard, a step at a time, and back by one undo.
+  // A head that hangs elsewhere is out of focus; one undo puts it back.
   const before = await bench.field('optics.gap').textContent()
-  await page.locator('[data-drag="optics.gap"]').focus()
-  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowUp')
-  await expect(page.getByText('The material is out of focus')).toBeVisible()
-  for (let i = 0; i < 40; i++) await page.keyboard.press('Control+z')
+  await bench.type('optics.gap', '33')
+  await expect(page.getByText('The material is out of focus')).toBeVisible({ timeout: 30_000 })
+  await page.keyboard.press('Control+z')
   await expect(bench.field('optics.gap')).toHaveText(before ?? '')
 })
 

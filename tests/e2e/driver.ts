@@ -87,6 +87,10 @@ export class Driver {
       await axis.click()
       found.push(...(await shown()))
     }
+    for (const material of await this.page.getByRole('group', { name: 'Materials' }).getByRole('button').all()) {
+      await material.click()
+      found.push(...(await shown()))
+    }
     const blocks = this.page.getByLabel('Block that is shown')
     for (const option of (await blocks.count()) === 0 ? [] : await blocks.locator('option').all()) {
       await blocks.selectOption((await option.getAttribute('value')) ?? '')

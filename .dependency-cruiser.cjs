@@ -66,7 +66,11 @@ module.exports = {
       // What a domain works and judges is fetched on its own, so that the rest of it does not come along.
       to: {
         path: '^src/core/[^/]+/',
-        pathNot: ['^src/core/$1/', '/index\\.ts$', '/(domain|mechanicsDomain|lightDomain|trialsDomain|beamDomain)\\.ts$'],
+        pathNot: [
+          '^src/core/$1/',
+          '/index\\.ts$',
+          '/(domain|mechanicsDomain|lightDomain|trialsDomain|beamDomain|bookDomain)\\.ts$',
+        ],
       },
     },
     {

@@ -3,26 +3,42 @@ import { cutSettingShape, cutSpeed, cutTryShape, materialShape } from '../core/b
 import { gapAtFocus } from '../core/calibrate'
 import type { Step } from '../core/gcode'
 import type { Bench } from '../core/document'
-import { MATERIALS, type MaterialId } from '../core/safety'
-import { parseQuantity } from '../core/units'
+import { whyNotBurnt } from '../core/safety'
+import { displayUnit, parseQuantity, sayQuantity } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
 import { useMachine } from './machineStore'
-import { isDone, NO_BENCH, told, type Told } from './told'
+import { DONE, isDone, NO_BENCH, told, type Told } from './told'
 
-/** Puts a material into the book. @returns Its id, or nothing where it was refused. */
+/** Puts a material into the book. @returns Its id, and what stands in the way: then nothing is put in. */
 export function addMaterial(name: string): { readonly id: string; readonly said: Told } {
   const { bench } = useBenchStore.getState()
   if (bench === null) return { id: '', said: NO_BENCH }
+  const wrong = nameFinding(bench, name)
+  if (!isDone(wrong)) return { id: '', said: wrong }
   const id = newId()
   const order = 1 + Math.max(0, ...Object.values(bench.burns.materials).map((it) => it.order))
   const row = templateOf(materialShape, { order, name: name.trim() })
   return { id, said: editBench('a material in the book', (it) => setAt(it, `burns.materials.${id}`, row)) }
 }
 
+/** What is wrong with the name of a material; empty where nothing is. @param but Id of the one that is renamed. */
+function nameFinding(bench: Bench, name: string, but = ''): Told {
+  const wanted = name.trim()
+  if (wanted === '') return told('A material needs a name.')
+  if (wanted.length > LONGEST_NAME) return told(`A name has at most ${LONGEST_NAME} letters; this one has ${wanted.length}.`)
+  const isTaken = Object.entries(bench.burns.materials).some(([id, it]) => id !== but && it.name === wanted)
+  return isTaken ? told(`${wanted} stands in the book already. Add its thickness or where it is from to the name.`) : DONE
+}
+const LONGEST_NAME = 60
+
 export function renameMaterial(id: string, name: string): Told {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return NO_BENCH
+  const wrong = nameFinding(bench, name, id)
+  if (!isDone(wrong)) return wrong
   return editBench('the name of a material', (it) => setAt(it, `burns.materials.${id}.name`, name.trim()))
 }
 
@@ -32,12 +48,6 @@ export function setMaterialKind(id: string, kind: string): Told {
 
 export function removeMaterial(id: string): Told {
   return editBench('a material out of the book', (it) => setAt(it, `burns.materials.${id}`, undefined))
-}
-
-/** Why a material must not be burnt, or null where nothing is known against it. */
-export function whyNever(kind: string): string | null {
-  const known = kind in MATERIALS ? MATERIALS[kind as MaterialId] : null
-  return known?.burning === 'never' ? `${known.name}: ${known.why}` : null
 }
 
 /** What was done with a line, and whether it came through. */
@@ -53,8 +63,8 @@ export function addTry(materialId: string, made: TryMade): Told {
   const { bench } = useBenchStore.getState()
   const material = bench?.burns.materials[materialId]
   if (material === undefined) return told('This material is not in the book any more.')
-  const never = whyNever(material.kind)
-  if (never !== null) return told(`This is never burnt. ${never}.`)
+  const against = whyNotBurnt(material.kind)
+  if (against !== null) return told(`${material.name} is not burnt. ${against}.`)
   const order = 1 + Math.max(0, ...Object.values(material.tries).map((it) => it.order))
   const { isThrough, ...numbers } = made
   const row = templateOf(cutTryShape, { order, at: new Date().toISOString(), ...numbers, through: isThrough ? 'yes' : 'no' })
@@ -65,7 +75,7 @@ export function addTry(materialId: string, made: TryMade): Told {
 export function addTypedTry(materialId: string, typed: string, isThrough: boolean): Told {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
-  const read = parseQuantity(typed, 'speed', bench.units === 'metric' ? 'mm/s' : 'in/min')
+  const read = parseQuantity(typed, 'speed', displayUnit('speed', bench.units))
   if (!read.ok) return read.findings
   if (!(read.value.value > 0)) return told('Type the speed of the line, more than 0.')
   return addTry(materialId, { ...wantedCut(bench), speed: read.value.value, isThrough })
@@ -111,13 +121,14 @@ export async function keepSetting(materialId: string): Promise<Told> {
   const { bench } = useBenchStore.getState()
   const material = bench?.burns.materials[materialId]
   if (bench === null || material === undefined) return told('This material is not in the book any more.')
+  const against = whyNotBurnt(material.kind)
+  if (against !== null) return told(`${material.name} is not burnt. ${against}.`)
   const engine = engineOf(bench)
   const speed = shownNumber(engine.value(cutSpeed, materialId).result)
   if (speed === null) return told('The speed is not known yet: one line has to come through, and one not.')
   const { power, passes } = wantedCut(bench)
   const order = 1 + Math.max(0, ...Object.values(material.settings).map((it) => it.order))
-  const rounded = Number(speed.toPrecision(3))
-  const row = templateOf(cutSettingShape, { order, at: new Date().toISOString(), power, speed: rounded, passes })
+  const row = templateOf(cutSettingShape, { order, at: new Date().toISOString(), power, speed, passes })
   const edited = editBench('a setting of the book', (it) => setAt(it, `burns.materials.${materialId}.settings.${newId()}`, row))
   if (!isDone(edited)) return edited
   const focus = engine.withDoubt(gapAtFocus)
@@ -125,7 +136,7 @@ export async function keepSetting(materialId: string): Promise<Told> {
   return keepRecord(
     {
       stage: 'burns',
-      title: `${material.name} is cut at ${rounded} mm/s`,
+      title: `${material.name} is cut at ${sayQuantity(speed, null, displayUnit('speed', bench.units))}`,
       note: `With ${Math.round(power * 100)} % in ${passes === 1 ? 'one pass' : `${passes} passes`}.`,
       redo: `Try ${material.name} again and keep its speed.`,
       beneath: [],

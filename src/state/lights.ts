@@ -1,6 +1,6 @@
-import { enterFact, setAt, templateOf } from '../core/bench'
+import { enterFact, setAt } from '../core/bench'
 import { benchFactSpec, type Bench } from '../core/document'
-import { lightReadShape } from '../core/optics'
+import type { LightRead } from '../core/optics'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { lightStandIn } from './machine'
@@ -31,7 +31,7 @@ function entered(bench: Bench, typed: string): Told {
   if (!read.ok) return read.findings
   if (read.value.value === null) return told('Type what the meter shows, in W.')
   const order = 1 + Math.max(0, ...Object.values(bench.optics.lights).map((it) => it.order))
-  const row = { ...templateOf(lightReadShape, { order, at, hours: bench.calibrate.hours.value }), light: read.value }
+  const row: LightRead = { order, at, hours: bench.calibrate.hours.value, light: read.value }
   const said = editBench('the light at full power', (it) => setAt(it, `optics.lights.${id}`, row))
   return isDone(said) ? read.findings : said
 }

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { setAt, shownNumber } from '../core/bench'
-import { layoutOf, onDelay, TRIAL_KINDS, TRIALS, type TrialKindId } from '../core/calibrate'
+import { lateLength, layoutOf, onDelay, TRIAL_KINDS, TRIALS, type TrialKindId } from '../core/calibrate'
 import { practiceId, type Bench } from '../core/document'
 import { heron } from '../data/heron'
 import { storageHere, workerHere } from '../../tests/workerHere'
@@ -118,7 +118,11 @@ describe('a trial', () => {
     expect(await state.readTrial('delay', id)).toEqual([])
     expect(Object.keys(of('delay', id)!.readings)).toHaveLength(12)
     const late = shownNumber(state.engineOf(bench()).value(onDelay, id).result)!
+    const missing = () => shownNumber(state.engineOf(bench()).value(lateLength, id).result) ?? Number.NaN
+    expect(missing()).toBeGreaterThan(0.05)
     expect(await state.applyDelay(id)).toEqual([])
+    // What the card waits is no longer missing.
+    expect(missing()).toBeLessThan(0.01)
     expect(bench().output.card.afterOn).toBeCloseTo(late, 4)
     const record = useBenchStore.getState().records.at(-1)
     expect(record?.title).toMatch(/waits \d+(\.\d)? ms behind “on”/)

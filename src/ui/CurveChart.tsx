@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
 import { shownNumber, shownSpread } from '../core/bench'
-import { curveBends, curveFit, curvePoints, curveThreshold, lineEnds } from '../core/calibrate'
+import { curveBends, curveFit, curvePoints, curveThreshold, lineEnds, newestTrial, wedgeLight } from '../core/calibrate'
 import type { Bench } from '../core/document'
 import { engineOf, useBenchStore } from '../state'
 import { axisOf, Chart, type ChartLook } from './chart'
@@ -21,8 +21,17 @@ function readOf(bench: Bench): readonly Read[] {
   const read = meteredOf(bench)
   if (read.length > 0) return read
   // Without a meter, what the step wedge said.
-  const { result } = engineOf(bench).value(curvePoints)
-  return result.known ? result.value.map(({ share, watts }) => ({ percent: share * 100, watts, spread: 0 })) : []
+  const engine = engineOf(bench)
+  const { result } = engine.value(curvePoints)
+  const wedge = newestTrial(bench.calibrate.trials, 'wedge')
+  if (!result.known || wedge === null) return []
+  const most = Math.max(...result.value.map((it) => it.watts))
+  return result.value.map(({ share, watts }) => {
+    const percent = Math.round(share * 100)
+    // The row at full power is what the others are held against.
+    const { doubt } = percent === 100 ? { doubt: null } : engine.withDoubt(wedgeLight, wedge, String(percent))
+    return { percent, watts, spread: (doubt?.expanded ?? 0) * most }
+  })
 }
 
 function meteredOf({ calibrate }: Bench): readonly Read[] {

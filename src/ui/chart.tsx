@@ -91,3 +91,8 @@ export function axisOf(look: ChartLook, name: string, nameGap: number): Record<s
     splitLine: { show: false },
   }
 }
+
+/** A legend at the upper right, in ink. */
+export function legendOf({ ink }: ChartLook, names: readonly string[]): Record<string, unknown> {
+  return { top: 0, right: 8, itemWidth: 10, itemHeight: 9, textStyle: { color: ink, fontSize: 11.5 }, data: names }
+}

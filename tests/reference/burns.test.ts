@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { setAt } from '../../src/core/bench'
+import { argsOfVerdict, judge, setAt } from '../../src/core/bench'
+import { bookBurnable } from '../../src/core/safety'
 import { cutLimit, cutSpeed, energyToCut, learnCut, nextTry, nextTryEnergy, type CutTry } from '../../src/core/burn'
-import { engineFor, type Bench } from '../../src/core/document'
+import { engineFor, wordingOf, type Bench } from '../../src/core/document'
 import { seeded } from '../../src/core/workshop'
 import { heron } from '../../src/data/heron'
 
@@ -113,6 +114,19 @@ describe('a material of the book', () => {
       'm',
     ).result
     expect(once.known && twice.known && twice.value / once.value).toBeCloseTo(1, 6)
+  })
+
+  it('is never burnt, not known, or on a condition: a stop, a question, and the condition in words', () => {
+    const markOf = (kind: string) => {
+      const engine = engineFor(setAt(withTries({}), 'burns.materials.m.kind', kind))
+      const verdict = judge(engine, bookBurnable, ['m'])
+      const { head, why } = wordingOf(engine, verdict, 'metric')
+      return [verdict.mark, `${head}: ${why}`] as const
+    }
+    expect(markOf('vinyl')).toEqual(['stop', expect.stringContaining('hydrogen chloride')])
+    expect(markOf('')).toEqual(['unknown', expect.stringContaining('not burnt')])
+    expect(argsOfVerdict(bookBurnable, withTries({}))).toEqual([])
+    expect(markOf('mdf')).toEqual(['good', expect.stringContaining('On a condition')])
   })
 
   it('not tried it begins at the first speed; not through it says slower', () => {

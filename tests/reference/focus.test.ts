@@ -188,6 +188,27 @@ describe('hidden beams, their ramps burnt and read through the whole product', (
   }, 240_000)
 })
 
+describe('a ramp that is half read', () => {
+  const machine = squared(7)
+  const whole = withTrial(machine, 'focus', () => 0.0065)
+  const read = (keep: (id: string) => boolean): Bench => {
+    const { readings } = whole.calibrate.trials.focus['t']!
+    const kept = Object.fromEntries(Object.entries(readings).filter(([id]) => /gap|lift|run/.test(id) || keep(id)))
+    return setAt(whole, 'calibrate.trials.focus.t.readings', kept)
+  }
+  const gapOf = (bench: Bench): number | null => {
+    const { result } = engineFor(bench).value(focusOfRamp, 't')
+    return result.known ? result.value : null
+  }
+
+  it('says where focus is by the heavy lines of one axis, and goes on saying it while the first of the other are read', () => {
+    const one = gapOf(read((id) => id.startsWith('y-3-')))
+    expect(Math.abs(one! - machine.machine.hidden.beam.gap)).toBeLessThan(0.5)
+    expect(gapOf(read((id) => id.startsWith('y-3-') || ['x-3-1', 'x-3-2', 'y-2-1'].includes(id)))).toBeCloseTo(one!, 9)
+    expect(gapOf(read((id) => ['y-3-1', 'y-3-2'].includes(id)))).toBeNull()
+  })
+})
+
 describe('combs cut by 300 hidden machines', () => {
   it('95 % intervals of the kerf cover in 93 to 97, whatever the scale of the machine', () => {
     const hits = { x: 0, y: 0 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { linearRegression } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
-import { fitCurve, shareForLight, type CurvePoint } from '../../src/core/calibrate'
+import { fitCurve, lightForShare, shareForLight, type CurvePoint } from '../../src/core/calibrate'
 
 const at = (shares: readonly number[], light: (share: number) => number): readonly CurvePoint[] =>
   shares.map((share) => ({ share, watts: light(share) }))
@@ -19,6 +19,28 @@ describe('a power curve', () => {
       }),
       { seed: 14 },
     )
+  })
+
+  it('read forwards and backwards is the same curve; half way up from 8 % is half of the light', () => {
+    const points = at(SHARES, (s) => Math.max(0, 6 * (s - 0.08)))
+    for (const share of [0.12, 0.3, 0.54, 0.9]) {
+      expect(shareForLight(points, lightForShare(points, share) ?? 0)).toBeCloseTo(share, 9)
+    }
+    expect(lightForShare(points, 0.54)).toBeCloseTo(0.5, 9)
+    expect([lightForShare(points, 0), lightForShare(points, 1), lightForShare(points.slice(0, 1), 0.5)]).toEqual([0, 1, null])
+    // Less light than at the weakest reading is not known; the other way it goes to none at 0.
+    expect(
+      shareForLight(
+        at([0.5, 1], (s) => s),
+        0.25,
+      ),
+    ).toBeNull()
+    expect(
+      lightForShare(
+        at([0.5, 1], (s) => s),
+        0.25,
+      ),
+    ).toBeCloseTo(0.25, 9)
   })
 
   it('of a diode with a threshold at 8 % and 6 W beyond: found to the digit, dark readings aside', () => {

@@ -76,6 +76,39 @@ describe('the bench as it was entered', () => {
 })
 
 describe('memo', () => {
+  it('notices that a single value changed which was read as a row, and that one within a part did', () => {
+    interface Listed {
+      readonly list: Readonly<Record<string, { readonly word: string }>>
+    }
+    const rows = {
+      label: 'Row',
+      quantity: 'count',
+      formula: 'n',
+      symbols: {},
+      source: 'By definition.',
+      doubt: { none: 'A word.' },
+    } as const
+    const leaf = figureOf<Listed>()({ ...rows, id: 'leaf', work: (view): string => view.rows((it) => it.list['p']?.word ?? '') })
+    const part = figureOf<Listed>()({
+      ...rows,
+      id: 'part',
+      work: (view): string =>
+        Object.values(view.rows((it) => it.list))
+          .map((it) => it.word)
+          .join(),
+    })
+    const engine = createEngine<Listed>(
+      { list: { p: { word: 'a' } } },
+      { figures: [leaf, part], specAt: () => undefined, renamed: {} },
+    )
+    const both = () => [engine.value(leaf).result, engine.value(part).result].map((it) => it.known && it.value)
+    expect(both()).toEqual(['a', 'a'])
+    engine.update({ list: { p: { word: 'b' } } })
+    expect(both()).toEqual(['b', 'b'])
+    engine.update({ list: { p: { word: 'b' }, q: { word: 'c' } } })
+    expect(both()).toEqual(['b', 'b,c'])
+  })
+
   it('works a figure again only where a read changed', () => {
     const engine = engineOver(toy())
     const ask = () => [sum, onlyB, total].forEach((def) => engine.withDoubt(def))

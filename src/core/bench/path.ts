@@ -80,27 +80,28 @@ export function diffPaths(before: unknown, after: unknown, asked: (path: Path) =
 
 function differ(before: unknown, after: unknown, path: Path, into: Path[], asked: (path: Path) => boolean): void {
   if (Object.is(before, after)) return
-  const branches = isBranch(before) || isBranch(after)
-  if (!branches || path === '' || isBranch(before) !== isBranch(after)) into.push(path)
+  const branches = isPart(before) || isPart(after)
+  if (!branches || path === '' || isPart(before) !== isPart(after)) into.push(path)
   // What is new has been read by nobody; that it was not there was seen at its own place and in the keys above it.
   if (!branches || before === undefined) return
   into.push(path + WHOLE)
-  if (keysOf(isBranch(before) ? before : undefined) !== keysOf(isBranch(after) ? after : undefined)) into.push(path + KEYS)
+  if (keysOf(isPart(before) ? before : undefined) !== keysOf(isPart(after) ? after : undefined)) into.push(path + KEYS)
   if (!asked(path)) return
-  const left = isBranch(before) ? before : {}
-  const right = isBranch(after) ? after : {}
+  const left = isPart(before) ? before : {}
+  const right = isPart(after) ? after : {}
   for (const key in right) if (left[key] !== right[key]) differ(left[key], right[key], below(path, key), into, asked)
   for (const key in left) if (!Object.hasOwn(right, key)) differ(left[key], undefined, below(path, key), into, asked)
 }
 
-function isBranch(node: unknown): node is Record<string, unknown> {
+/** Whether a place holds others: no fact, no choice, no plain value. */
+export function isPart(node: unknown): node is Record<string, unknown> {
   return typeof node === 'object' && node !== null && !isFact(node) && !isChoice(node)
 }
 
 /** Calls back for every fact and choice of a document, with its path. */
 export function eachFact(node: unknown, visit: (path: Path, node: object) => void, path: Path = ''): void {
   if (isFact(node) || isChoice(node)) visit(path, node)
-  else if (isBranch(node)) for (const [at, fact] of factsBelow(node)) visit(below(path, at), fact)
+  else if (isPart(node)) for (const [at, fact] of factsBelow(node)) visit(below(path, at), fact)
 }
 
 /** Facts and choices below a part, by their place in it. Parts are never altered, so that each is searched once. */
@@ -130,7 +131,7 @@ export interface Change {
 /** What has to be set so that one document becomes another: the fewest places, facts and choices whole. */
 export function changesBetween(before: unknown, after: unknown, path: Path = '', into: Change[] = []): readonly Change[] {
   if (before === after) return into
-  if (!isBranch(before) || !isBranch(after)) {
+  if (!isPart(before) || !isPart(after)) {
     into.push({ path, before, after })
     return into
   }

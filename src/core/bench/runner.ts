@@ -1,6 +1,6 @@
 import { NotConverged, NotYet, type AnyFigure, type FigureKey, type Result, type Unknown, type View } from './figure'
 import { NOW, useOf, type Evaluate, type Memo, type Memos, type Use } from './memo'
-import { WHOLE, type Path } from './path'
+import { getAt, isPart, plainAt, WHOLE, type Path } from './path'
 import { entered, Missing, recorder, type Recorder, type Shift } from './recorder'
 import type { Shifted } from './spread'
 import { viewOf } from './view'
@@ -107,9 +107,11 @@ export class Runner<B extends object> {
         return now
       },
       rows: (pick) => {
-        const whole = pick(bench)
-        reads.set(pathOf(pick) + WHOLE, whole)
-        return whole
+        const at = pathOf(pick)
+        // A change of a single value is told at its own place, one within a part at the part as a whole.
+        const read = isPart(getAt(bench, at)) ? at + WHOLE : at
+        reads.set(read, plainAt(bench, read))
+        return pick(bench)
       },
       figure: (used, ...usedArgs) => {
         const result = use(used as AnyFigure, usedArgs)

@@ -1,6 +1,7 @@
 import { figureOf, NotYet, subjectOf, type OwnDoubt, type View } from '../bench'
-import { curvePoints, type CalibrateBench } from '../calibrate'
+import { curvePoints, lightForShare, type CalibrateBench } from '../calibrate'
 import type { OpticsBench } from '../optics'
+import { requireInRange } from '../units'
 import { energyToCut, learnCut, nextTryEnergy, type CutLearnt, type CutTry } from './cutLearning'
 import type { BurnsBench } from './slice'
 
@@ -19,16 +20,10 @@ export const aMaterial = subjectOf<CutBench>()('material', ({ burns }): [materia
 /** Light at a share of full power, of that at full: by the power curve where it was read, else as commanded. */
 function lightAt(view: View<CutBench>, share: number): number {
   const { curve, trials } = view.bench.calibrate
-  if (Object.keys(curve).length === 0 && Object.keys(trials.wedge).length === 0) return share
-  const points = [...view.figure(curvePoints)].sort((p, q) => p.share - q.share)
-  const most = points.at(-1)
-  if (points.length < 3 || most === undefined || !(most.watts > 0)) return share
-  const above = points.findIndex((it) => it.share >= share)
-  const [p, q] = [points[above - 1], points[above]]
-  if (q === undefined) return 1
-  const watts =
-    p === undefined || q.share === p.share ? q.watts : p.watts + ((q.watts - p.watts) * (share - p.share)) / (q.share - p.share)
-  return watts / most.watts
+  const hasNone = Object.keys(curve).length === 0 && Object.keys(trials.wedge).length === 0
+  // All of the power is all of the light, whatever the curve.
+  if (hasNone || share === 1) return share
+  return lightForShare(view.figure(curvePoints), share) ?? share
 }
 
 /** Tries of a material, their energies as seconds for a millimetre at full light, added over the passes. */
@@ -45,7 +40,7 @@ function learntOf(view: View<CutBench>, id: string): CutLearnt {
   const learnt = learnCut(tries)
   if (learnt !== null) return learnt
   const isNone = tries.length === 0
-  if (isNone) throw new NotYet('try a line: does it come through?')
+  if (isNone) throw new NotYet('try a line, and say whether it came through')
   throw new NotYet(
     tries[0]?.isThrough === true
       ? 'try faster until a line does not come through'
@@ -66,7 +61,7 @@ export const cutLimit = figure({
   quantity: 'speed',
   formula: 'v_{50} = \\dfrac{P\\,n}{E_{50}}',
   symbols: {},
-  source: SOURCE,
+  source: `${SOURCE} At another power than that of the tries the ± of the power curve comes on top.`,
   doubt: OWN,
   work(view, id: string): OwnDoubt {
     const { mean, u } = learntOf(view, id)
@@ -85,9 +80,9 @@ export const cutSpeed = figure({
   quantity: 'speed',
   formula: 'v_{95} = \\dfrac{P\\,n}{E_{95}}',
   symbols: {},
-  source: `${SOURCE} What the tries leave open is in the 95 of 100.`,
+  source: `${SOURCE} What the tries leave open is in the 95 of 100. Two digits, never faster.`,
   doubt: { none: 'What is not known is in the chance itself.' },
-  work: (view, id: string): number => speedFor(view, energyToCut(learntOf(view, id), WANTED)),
+  work: (view, id: string): number => speedKept(speedFor(view, energyToCut(learntOf(view, id), WANTED))),
 })
 
 export const nextTry = figure({
@@ -95,16 +90,27 @@ export const nextTry = figure({
   of: aMaterial,
   label: 'Speed of the try that tells most',
   quantity: 'speed',
-  formula: 'v = \\dfrac{P\\,n}{E_{50}}',
+  formula: 'v \\approx \\dfrac{P\\,n}{E_{50}}',
   symbols: {},
   source:
-    'A try tells most where its outcome is least certain; seven tenths slower or faster while all went one way (common practice).',
+    'A try tells most where its outcome is least certain; seven tenths slower or faster while all went one way (common practice). Two digits.',
   doubt: { none: 'A choice.' },
   work(view, id: string): number {
     const energy = nextTryEnergy(triesOf(view, id))
-    return energy === null ? view.bench.burns.firstSpeed : speedFor(view, energy)
+    return energy === null ? view.bench.burns.firstSpeed : Number(speedFor(view, energy).toPrecision(2))
   },
 })
+
+/**
+ * A cutting speed as it is kept: two digits, never faster. @param speed mm/s, more than 0.
+ * @throws {RangeError} where it is not. Valid: any speed. Source: by definition.
+ * @example speedKept(5.458) // 5.4
+ */
+export function speedKept(speed: number): number {
+  requireInRange('speed', speed, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s')
+  const unit = 10 ** (Math.floor(Math.log10(speed)) - 1)
+  return Number((Math.floor(speed / unit + 1e-9) * unit).toPrecision(2))
+}
 
 /** Largest relative ± of a cutting speed that is still called known (common practice). */
 const KNOWN_WITHIN = 0.25

@@ -12,10 +12,10 @@ const SOURCE = 'Least squares over the readings with light; the threshold is whe
 function pointsOf(view: View<CurveBench>): readonly CurvePoint[] {
   const read = meteredOf(view)
   if (read.length >= LEAST_LIT) return read
-  const hasWedge = view.rows(({ calibrate }) => Object.keys(calibrate.trials.wedge).length > 0)
-  if (!hasWedge) return read
-  const orders = view.rows(({ calibrate }) => calibrate.trials)
-  const wedge = wedgePoints(view.bench.calibrate.trials, orders, view.bench.optics.power)
+  const { trials } = view.bench.calibrate
+  // Without a wedge the optical power is not asked for.
+  if (Object.keys(trials.wedge).length === 0) return read
+  const wedge = wedgePoints(trials, view.bench.optics.power)
   return wedge.length > 0 ? wedge : read
 }
 
@@ -186,7 +186,7 @@ export const powerForLight = figure({
   doubt: 'nudge',
   work(view, percent: string): number {
     const share = shareForLight(pointsOf(view), Number(percent) / 100)
-    if (share === null) throw new NotYet('read the light at more powers')
+    if (share === null) throw new NotYet('read the light at more powers, lower ones too')
     return share
   },
 })

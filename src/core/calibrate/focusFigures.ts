@@ -1,6 +1,6 @@
 import { figureOf, NotYet, subjectOf, type Plain, type View } from '../bench'
 import { beamQuality, type OpticsBench } from '../optics'
-import { fitFocus, middleOfWidths, type Flat, type FocusFit, type FocusWidth } from './focusFit'
+import { areEnough, fitFocus, LEAST_FOR_MIDDLE, middleOfWidths, type Flat, type FocusFit, type FocusWidth } from './focusFit'
 import { focusLines, FOCUS_SETS, type FocusLine } from './trialFocus'
 import type { Trial } from './trialSlice'
 import { ofKind, ofKindAlong, readOf, trialOf, type TrialBench } from './trialView'
@@ -59,11 +59,20 @@ function fitOf(view: View<FocusBench>, id: string, across: string): FocusFit {
   return fit
 }
 
-/** Whether two sets of lines or more were read of a ramp, so that more than the place of focus follows. Source: by definition. @throws {RangeError} where the ramp lacks a number. */
+/**
+ * Whether enough of a ramp was read that more than the place of focus follows. @throws {RangeError} where the ramp lacks a number.
+ * Source: by definition.
+ */
 export function isWhole(view: View<FocusBench>, id: string, across: string): boolean {
   const trial = view.asEntered.calibrate.trials.focus[id]
   if (trial === undefined || readOf(trial, ['gap', 'lift', 'run']).length < 3) return false
-  return new Set(linesSeen(view, id, across).map((it) => it.energy)).size > 1
+  return areEnough(linesSeen(view, id, across), view.bench.optics.flatAlong === across)
+}
+
+/** Energy of the set of which most lines were read. */
+function largestSet(lines: readonly FocusLine[]): { readonly energy: number; readonly count: number } {
+  const counts = FOCUS_SETS.map((energy) => ({ energy, count: lines.filter((it) => it.energy === energy).length }))
+  return counts.reduce((most, it) => (it.count >= most.count ? it : most))
 }
 
 export const focusAcross = figure({
@@ -73,13 +82,14 @@ export const focusAcross = figure({
   quantity: 'length',
   formula: 'g_f = \\arg\\min \\sum (D_i - D(g_i, E_i))^2',
   symbols: {},
-  source: `${LIU} With lines of one set alone: the middle about which widths are alike.`,
+  source: `${LIU} With too few lines for that: the middle about which the widths of one set are alike.`,
   doubt: 'nudge',
   work(view, id: string, across: string): number {
     const widths = widthsOf(view, id, across)
-    if (new Set(widths.map((it) => it.energy)).size > 1) return fitOf(view, id, across).gap
-    const middle = middleOfWidths(widths)
-    if (middle === null) throw new NotYet('read five lines or more, at places on both sides of the thinnest')
+    if (isWhole(view, id, across)) return fitOf(view, id, across).gap
+    const { energy } = largestSet(linesSeen(view, id, across))
+    const middle = middleOfWidths(widths.filter((it) => it.energy === energy))
+    if (middle === null) throw new NotYet('read five lines of one set or more, at places on both sides of the thinnest')
     return middle
   },
 })
@@ -91,10 +101,12 @@ export const focusOfRamp = figure({
   quantity: 'length',
   formula: 'g_f = \\tfrac12(g_x + g_y)',
   symbols: {},
-  source: 'Both sides of the spot, or the one that was read.',
+  source: 'Both sides of the spot, or the one of which enough was read.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const read = (['x', 'y'] as const).filter((across) => linesSeen(view, id, across).length > 0)
+    const read = (['x', 'y'] as const).filter(
+      (across) => isWhole(view, id, across) || largestSet(linesSeen(view, id, across)).count >= LEAST_FOR_MIDDLE,
+    )
     const gaps = (read.length === 0 ? (['y'] as const) : read).map((across) => view.figure(focusAcross, id, across))
     return gaps.reduce((sum, it) => sum + it, 0) / gaps.length
   },

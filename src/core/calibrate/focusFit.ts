@@ -27,8 +27,15 @@ export interface FocusFit {
   readonly scatter: number
 }
 
-/** Lines that a fit needs beyond its four unknowns. */
-export const LEAST_WIDTHS = 6
+/** Lines that a fit needs, and more of them where the order of a flat side is sought too. */
+const LEAST_WIDTHS = 6
+const MORE_FOR_FLAT = 3
+
+/** Whether lines that left a mark are enough for all of the beam: of two energies at least, and more than the unknowns. Source: by definition. */
+export function areEnough(lines: readonly Pick<FocusWidth, 'energy'>[], isFlat: boolean): boolean {
+  const least = LEAST_WIDTHS + (isFlat ? MORE_FOR_FLAT : 0)
+  return lines.length >= least && new Set(lines.map((it) => it.energy)).size > 1
+}
 const TURNS = 100
 const SETTLED = 1e-10
 /** Half the logarithm of dose over threshold is not taken nearer to 0, where a flat side's edge has no slope. */
@@ -53,8 +60,7 @@ export interface Flat {
  */
 export function fitFocus(lines: readonly FocusWidth[], order: number | Flat): FocusFit | null {
   const seen = lines.filter((it) => it.width > 0)
-  const least = LEAST_WIDTHS + (typeof order === 'number' ? 0 : 3)
-  if (seen.length < least || new Set(seen.map((it) => it.energy)).size < 2) return null
+  if (!areEnough(seen, typeof order !== 'number')) return null
   const gaps = seen.map((it) => it.gap)
   const [low, high] = [Math.min(...gaps), Math.max(...gaps)]
   const span = high - low
@@ -195,7 +201,7 @@ function settle(law: WidthLaw, from: readonly number[]): Settled | null {
 }
 
 /** Lines of one energy that its middle needs. */
-const LEAST_FOR_MIDDLE = 5
+export const LEAST_FOR_MIDDLE = 5
 
 /**
  * Gap at focus from lines of one energy: the middle about which their widths are alike, D² = a + b·t² + c·t⁴ with t the way from

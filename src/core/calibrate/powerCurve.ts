@@ -96,7 +96,7 @@ function lineThrough(points: readonly CurvePoint[]): Line | null {
 /**
  * The power to command for a share of the most light: the readings made to rise (neighbours that fall are averaged), and
  * between them straight lines.
- * @param fraction Of the most light, more than 0 up to 1. @returns A share of full power, 0…1; null with fewer than two readings.
+ * @param fraction Of the most light, more than 0 up to 1. @returns A share of full power, 0…1; null with fewer than two readings, and below the weakest.
  * @throws {RangeError} naming the value and its range.
  * Valid: within the readings. Source: isotonic regression by pooling neighbours that fall (from memory), then interpolation.
  */
@@ -109,8 +109,30 @@ export function shareForLight(points: readonly CurvePoint[], fraction: number): 
   const above = rising.findIndex((it) => it.watts >= wanted)
   const [p, q] = [rising[above - 1], rising[above]]
   if (q === undefined) return null
-  if (p === undefined || q.watts === p.watts) return q.share
+  // Less than the weakest reading is not known.
+  if (p === undefined) return q.watts > wanted ? null : q.share
+  if (q.watts === p.watts) return q.share
   return p.share + ((q.share - p.share) * (wanted - p.watts)) / (q.watts - p.watts)
+}
+
+/**
+ * Light at a share of full power, of the most light; the other way round.
+ * @param share Of full power, 0…1. @returns 0…1; null with fewer than two readings, or without light.
+ * @throws {RangeError} naming the value and its range.
+ * Valid: up to the strongest reading; below the weakest it goes straight to none at 0. Source: as `shareForLight`.
+ * @example lightForShare([{ share: 0.1, watts: 0 }, { share: 1, watts: 4.5 }], 0.55) // 0.5
+ */
+export function lightForShare(points: readonly CurvePoint[], share: number): number | null {
+  requireInRange('share', share, 0, 1)
+  const rising = risen(points)
+  const last = rising.at(-1)
+  if (rising.length < 2 || last === undefined || !(last.watts > 0)) return null
+  const above = rising.findIndex((it) => it.share >= share)
+  const q = rising[above]
+  if (q === undefined) return 1
+  const p = rising[above - 1] ?? { share: 0, watts: 0 }
+  if (q.share === p.share) return q.watts / last.watts
+  return (p.watts + ((q.watts - p.watts) * (share - p.share)) / (q.share - p.share)) / last.watts
 }
 
 /** Readings in the order of their power, made to rise. */

@@ -52,17 +52,17 @@ export const wedgeLight = figure({
   },
 })
 
+interface WedgeTrials {
+  readonly wedge: Readonly<Record<string, Plain<Trial>>>
+}
+
 /**
  * What the newest step wedge says of the power curve. @param most Light at full power, W.
  * @returns Nothing where there is none, or too little of it was read. @throws {RangeError} where the trial lacks a number.
  * Valid: rows that fade within their length. Source: line energy P/v at the edge.
  */
-export function wedgePoints(
-  trials: { readonly wedge: Readonly<Record<string, Plain<Trial>>> },
-  order: Parameters<typeof newestTrial>[0],
-  most: number,
-): readonly CurvePoint[] {
-  const id = newestTrial(order, 'wedge')
+export function wedgePoints(trials: Parameters<typeof newestTrial>[0] & WedgeTrials, most: number): readonly CurvePoint[] {
+  const id = newestTrial(trials, 'wedge')
   const trial = id === null ? undefined : trials.wedge[id]
   if (trial === undefined || edgeOf(trial, 100) === null) return []
   const points = WEDGE_PERCENTS.flatMap((percent) => {

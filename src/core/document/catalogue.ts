@@ -4,7 +4,7 @@ import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { lightDomain, opticsDomain } from '../optics'
-import { safetyDomain } from '../safety'
+import { bookDomain, safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { benchFactSpec, type Bench } from './bench'
 import { judgeDomains } from './domains'
@@ -22,6 +22,7 @@ export const DOMAINS: readonly Domain[] = [
   beamDomain,
   burnDomain,
   safetyDomain,
+  bookDomain,
   scheduleDomain,
 ]
 

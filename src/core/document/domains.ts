@@ -13,6 +13,7 @@ export const DOMAIN_LOADERS = {
   beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
   burn: async () => (await import('../burn/domain')).burnDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
+  book: async () => (await import('../safety/bookDomain')).bookDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>
 

@@ -25,6 +25,8 @@ export const lightReadShape = group({
   light: fact({ label: 'Light at full power', quantity: 'power', min: 0, max: 1000 }),
 })
 
+export type LightRead = Of<typeof lightReadShape>
+
 /** The beam: what the diode gives, and how small it is at focus. */
 export const opticsShape = group(
   {

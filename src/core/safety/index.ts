@@ -1,3 +1,6 @@
+export * from './bookDomain'
+export * from './bookFigures'
+export * from './bookVerdicts'
 export * from './domain'
 export * from './exposure'
 export * from './figures'

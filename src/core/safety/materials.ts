@@ -45,6 +45,21 @@ export const MATERIALS = {
 export type MaterialId = keyof typeof MATERIALS
 export const MATERIAL_IDS = Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]
 
+/**
+ * Why a material is not burnt, in words; null where nothing on the list is against it. What is not on the list is not known, and
+ * what is not known is not burnt.
+ */
+export function whyNotBurnt(kind: string): string | null {
+  if (!(kind in MATERIALS)) return 'Nobody has said what it is, and what nobody knows is not burnt'
+  const { name, burning, why } = MATERIALS[kind as MaterialId] as Material
+  return burning === 'never' ? `${name}: ${why}` : null
+}
+
+/** Whether a material is burnt without a condition. */
+export function isUsual(kind: string): boolean {
+  return kind in MATERIALS && MATERIALS[kind as MaterialId].burning === 'usual'
+}
+
 /** Those of some materials that must never be burnt, in the table's order. */
 export function neverBurn(ids: readonly string[]): readonly MaterialId[] {
   return MATERIAL_IDS.filter((id) => ids.includes(id) && MATERIALS[id].burning === 'never')

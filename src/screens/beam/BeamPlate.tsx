@@ -28,7 +28,7 @@ export function BeamPlate() {
   const [x, y] = [useWaist('x'), useWaist('y')]
   const out = numberOf(useFigure(outOfFocus))
   const depth = numberOf(useFigure(depthOfFocus))
-  const sheet = useShownFact('optics.sheet')?.value ?? 3
+  const sheet = useShownFact('optics.sheet')?.value ?? 0
   if (x === null || y === null) {
     return (
       <div className="my-8 max-w-[40rem] text-second">

@@ -2,10 +2,11 @@ import { useCallback } from 'react'
 import { shownNumber } from '../../core/bench'
 import { cutChances, cutLimit, cutSpeed, triesMade } from '../../core/burn'
 import type { Bench } from '../../core/document'
+import { whyNotBurnt } from '../../core/safety'
 import { displayUnit, doubtFromCore, unitOf } from '../../core/units'
 import { engineOf, useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
-import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, legendOf, type ChartLook } from '../../ui/chart'
 
 /** The chance that a line comes through over its speed; tries stand at the top and at the bottom. */
 export function CutChart({ id }: { readonly id: string }) {
@@ -20,7 +21,9 @@ function ChartOf({ bench, id }: { readonly bench: Bench; readonly id: string }) 
   if (!tries.known || tries.value.length === 0) {
     return (
       <p className="my-8 max-w-[40rem] text-second">
-        Nothing was tried yet. Burn the first line below and say whether it came through; the next speed to try follows from that.
+        {whyNotBurnt(bench.burns.materials[id]?.kind ?? '') === null
+          ? 'Nothing was tried yet. Burn the first line below and say whether it came through; the next speed to try follows from that.'
+          : 'Nothing was tried, and nothing is until it is known what this is and that it may be burnt.'}
       </p>
     )
   }
@@ -68,14 +71,7 @@ function optionOf(bench: Bench, id: string, system: 'metric' | 'inch', look: Cha
     animation: false,
     textStyle: { fontFamily: font },
     grid: { left: 60, right: 24, top: 44, bottom: 48 },
-    legend: {
-      top: 0,
-      right: 8,
-      itemWidth: 10,
-      itemHeight: 9,
-      textStyle: { color: ink, fontSize: 11.5 },
-      data: ['came through', 'did not'],
-    },
+    legend: legendOf(look, ['came through', 'did not']),
     xAxis: {
       ...axisOf(look, `Speed at the power and passes asked for, ${unitOf(unit).symbol}`, 28),
       min: 0,

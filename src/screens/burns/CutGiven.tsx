@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import { nextTry, type BookMaterial } from '../../core/burn'
 import type { Bench } from '../../core/document'
-import { MATERIALS, type MaterialId } from '../../core/safety'
+import { MATERIALS, whyNotBurnt, type MaterialId } from '../../core/safety'
 import { displayUnit, fromCore, printNumber, sayQuantity, unitOf } from '../../core/units'
 import {
   addMaterial,
@@ -23,8 +23,8 @@ import {
   useBenchStore,
   useMachine,
   wantedCut,
-  whyNever,
   type Told,
+  type TryMade,
 } from '../../state'
 import { FactField, Findings, Panel, PlainField, Sentence, TakeAway, useUnits } from '../../ui'
 import { HandOut } from '../../ui/HandOut'
@@ -42,9 +42,9 @@ export function CutGiven() {
       {id !== null && material !== undefined && (
         <>
           <About key={id} id={id} material={material} />
-          {whyNever(material.kind) === null && <Try key={`try ${id}`} bench={bench} id={id} />}
+          {whyNotBurnt(material.kind) === null && <Try key={`try ${id}`} bench={bench} id={id} />}
           <Tries id={id} material={material} />
-          <Kept id={id} material={material} />
+          <Kept id={id} material={material} isBurnt={whyNotBurnt(material.kind) === null} />
         </>
       )}
     </div>
@@ -100,7 +100,7 @@ function Book({ bench, shown }: { readonly bench: Bench; readonly shown: string 
 
 /** What the material is, and what is said against burning it. */
 function About({ id, material }: { readonly id: string; readonly material: BookMaterial }) {
-  const never = whyNever(material.kind)
+  const against = whyNotBurnt(material.kind)
   const known = material.kind in MATERIALS ? MATERIALS[material.kind as MaterialId] : null
   return (
     <Panel title={`Given, ${material.name}`}>
@@ -126,16 +126,15 @@ function About({ id, material }: { readonly id: string; readonly material: BookM
         </span>
         <TakeAway what={`Take ${material.name} out of the book`} act={() => removeMaterial(id)} />
       </div>
-      {never !== null && (
+      {against !== null && known !== null && (
         <p role="alert" className="border-l-4 border-stop py-1 pl-3 text-[13.5px]">
-          <strong className="font-[650]">Never burn this.</strong> {never}. No program is handed out for it.
+          <strong className="font-[650]">Never burn this.</strong> {against}. No program is handed out for it.
         </p>
       )}
       {known?.burning === 'condition' && <p className="py-1 text-[13.5px] text-second">On a condition: {known.why}.</p>}
       {material.kind === '' && (
         <p className="py-1 text-[13.5px] text-second">
-          Say what it is before it is burnt: what nobody knows is not burnt. Air and exhaust on, extinguisher at hand, somebody
-          stays.
+          Say what it is: what nobody knows is not burnt, and no program is handed out until then.
         </p>
       )}
     </Panel>
@@ -148,15 +147,15 @@ function Try({ bench, id }: { readonly bench: Bench; readonly id: string }) {
   const [said, tell] = useState<Told>(DONE)
   const say = (mmPerS: number): string => `${printNumber(fromCore(mmPerS, unit), 2)} ${unitOf(unit).symbol}`
   const [typed, setTyped] = useState('')
-  const [burnt, setBurnt] = useState<{ readonly run: string; readonly speed: number } | null>(null)
+  const [burnt, setBurnt] = useState<(Omit<TryMade, 'isThrough'> & { readonly run: string }) | null>(null)
   const next = shownNumber(engineOf(bench).value(nextTry, id).result)
   const isHere = useMachine((it) => burnt !== null && it.burnt === burnt.run && !it.running && it.marks.length > 0)
-  const speed = next === null ? null : Number(next.toPrecision(2))
+  const speed = next
   const write = (isThrough: boolean): void => {
+    // What was burnt counts as it was burnt, whatever is asked for since.
+    const { power, passes, speed: at } = burnt ?? { ...wantedCut(bench), speed }
     const outcome =
-      typed.trim() === '' && speed !== null
-        ? addTry(id, { ...wantedCut(bench), speed: burnt?.speed ?? speed, isThrough })
-        : addTypedTry(id, typed, isThrough)
+      typed.trim() === '' && at !== null ? addTry(id, { power, passes, speed: at, isThrough }) : addTypedTry(id, typed, isThrough)
     tell(outcome)
     if (!isDone(outcome)) return
     setTyped('')
@@ -164,7 +163,11 @@ function Try({ bench, id }: { readonly bench: Bench; readonly id: string }) {
   }
   const prepare = () => {
     const run = `try ${id} ${Object.keys(bench.burns.materials[id]?.tries ?? {}).length}`
-    return { ok: true as const, value: { id: run, keep: () => (setBurnt({ run, speed: speed ?? 1 }), DONE) }, findings: [] }
+    return {
+      ok: true as const,
+      value: { id: run, keep: () => (setBurnt({ run, ...wantedCut(bench), speed: speed ?? 1 }), DONE) },
+      findings: [],
+    }
   }
   const seen = isHere && burnt !== null ? isThroughOnStandIn(burnt.run) : null
   return (
@@ -225,10 +228,12 @@ function Tries({ id, material }: { readonly id: string; readonly material: BookM
   )
 }
 
-function Kept({ id, material }: { readonly id: string; readonly material: BookMaterial }) {
+function Kept(props: { readonly id: string; readonly material: BookMaterial; readonly isBurnt: boolean }) {
+  const { id, material, isBurnt } = props
   const unit = displayUnit('speed', useUnits())
   const [said, say] = useState<Told>(DONE)
   const rows = Object.entries(material.settings).sort(([, p], [, q]) => q.order - p.order)
+  if (!isBurnt && rows.length === 0) return null
   return (
     <Panel title="Kept in the book">
       <ul className="m-0 list-none p-0">
@@ -243,9 +248,11 @@ function Kept({ id, material }: { readonly id: string; readonly material: BookMa
           </li>
         ))}
       </ul>
-      <button type="button" className="button no-print mt-2" onClick={() => void keepSetting(id).then(say)}>
-        Keep the speed that cuts 95 of 100
-      </button>
+      {isBurnt && (
+        <button type="button" className="button no-print mt-2" onClick={() => void keepSetting(id).then(say)}>
+          Keep the speed that cuts 95 of 100
+        </button>
+      )}
       <Findings findings={said} />
     </Panel>
   )

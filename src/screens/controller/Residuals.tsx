@@ -5,7 +5,7 @@ import type { Bench } from '../../core/document'
 import { doubtFromCore, unitOf, type UnitSystem } from '../../core/units'
 import { engineOf, useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
-import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, legendOf, type ChartLook } from '../../ui/chart'
 
 type Points = readonly (readonly [number, number])[]
 
@@ -104,14 +104,7 @@ function optionOf({ x, y, bar, units }: Data, look: ChartLook): Record<string, u
     animation: false,
     textStyle: { fontFamily: font },
     grid: { left: 54, right: 12, top: 30, bottom: 44 },
-    legend: {
-      top: 0,
-      right: 10,
-      itemWidth: 10,
-      itemHeight: 9,
-      textStyle: { color: ink, fontSize: 11.5 },
-      data: ['X readings', 'Y readings'],
-    },
+    legend: legendOf(look, ['X readings', 'Y readings']),
     xAxis: { ...axisOf(look, `Commanded, ${units[0]}`, 24), min: 0 },
     yAxis: {
       ...axisOf(look, `Read less line, ${units[1]}`, 40),

@@ -3,7 +3,7 @@ import { trialChart, type Trial, type TrialKindId } from '../../core/calibrate'
 import { displayUnit, doubtFromCore, unitOf, type UnitSystem } from '../../core/units'
 import { useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
-import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, legendOf, type ChartLook } from '../../ui/chart'
 
 const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond'] as const
 
@@ -39,14 +39,10 @@ function optionOf(chart: ReturnType<typeof trialChart>, system: UnitSystem, look
     animation: false,
     textStyle: { fontFamily: font },
     grid: { left: 58, right: 16, top: 54, bottom: 46 },
-    legend: {
-      top: 0,
-      right: 8,
-      itemWidth: 10,
-      itemHeight: 9,
-      textStyle: { color: ink, fontSize: 11.5 },
-      data: chart.series.map((it) => it.name),
-    },
+    legend: legendOf(
+      look,
+      chart.series.map((it) => it.name),
+    ),
     xAxis: {
       ...axisOf(look, across === null ? chart.titles[0] : `${chart.titles[0]}, ${unitOf(across).symbol}`, 26),
       scale: chart.across === 'length',

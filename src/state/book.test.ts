@@ -1,0 +1,86 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { setAt } from '../core/bench'
+import type { Bench } from '../core/document'
+import { storageHere } from '../../tests/workerHere'
+
+storageHere()
+const state = await import('.')
+const bench = (): Bench => state.useBenchStore.getState().bench as Bench
+const book = () => bench().burns.materials
+const edit = (path: string, value: unknown) => state.editBench('a test', (it) => setAt(it, path, value))
+
+beforeEach(async () => {
+  await state.resetDemo()
+  expect(await state.openBench('heron')).toEqual([])
+})
+
+describe('the material book', () => {
+  it('takes a material once; a second of the name, and one without, are refused with what to do', () => {
+    const { id, said } = state.addMaterial(' Alder ')
+    expect([said, book()[id]?.name]).toEqual([[], 'Alder'])
+    expect(state.reasonOf(state.addMaterial('Alder').said)).toContain('in the book already')
+    expect(state.reasonOf(state.addMaterial('  ').said)).toContain('needs a name')
+    expect(state.reasonOf(state.renameMaterial(id, 'Cork mat'))).toContain('in the book already')
+    expect(state.reasonOf(state.renameMaterial(id, 'x'.repeat(61)))).toContain('at most 60')
+    expect([state.renameMaterial(id, 'Alder 4 mm'), book()[id]?.name]).toEqual([[], 'Alder 4 mm'])
+    expect(Object.keys(book())).toHaveLength(4)
+  })
+
+  it.each([
+    ['', 'Nobody has said what it is'],
+    ['vinyl', 'hydrogen chloride'],
+  ])('of the kind “%s” writes no try down and keeps no speed', async (kind, why) => {
+    expect(state.setMaterialKind('ply', kind)).toEqual([])
+    const before = Object.keys(book()['ply']!.tries).length
+    const refused = state.addTry('ply', { power: 1, speed: 7, passes: 1, isThrough: true })
+    expect(state.reasonOf(refused)).toContain(why)
+    expect(state.reasonOf(await state.keepSetting('ply'))).toContain(why)
+    expect(Object.keys(book()['ply']!.tries)).toHaveLength(before)
+  })
+
+  it('takes a typed speed in the unit of the bench; what is none is said, and nothing is written down', () => {
+    const before = Object.keys(book()['ply']!.tries).length
+    expect(state.reasonOf(state.addTypedTry('ply', 'fast', true))).not.toBe('')
+    expect(state.reasonOf(state.addTypedTry('ply', '0', true))).toContain('more than 0')
+    expect(Object.keys(book()['ply']!.tries)).toHaveLength(before)
+    edit('units', 'inch')
+    expect(state.addTypedTry('ply', '20 in/min', false)).toEqual([])
+    const newest = Object.values(book()['ply']!.tries).sort((p, q) => q.order - p.order)[0]
+    // 20 inches of 25.4 mm in 60 s.
+    expect(newest).toMatchObject({ speed: expect.closeTo(8.4667, 3) as number, through: 'no' })
+    state.undo()
+    expect(Object.keys(book()['ply']!.tries)).toHaveLength(before)
+  })
+
+  it('keeps a speed never faster than what was learnt, with a record that rests on focus', async () => {
+    expect(await state.keepSetting('ply')).toEqual([])
+    const kept = Object.values(book()['ply']!.settings).sort((p, q) => q.order - p.order)[0]
+    expect(kept).toMatchObject({ speed: 5.4, power: 1, passes: 1 })
+    const record = state.useBenchStore.getState().records.find((it) => it.title.startsWith('Birch plywood is cut at 5.4'))
+    expect(record?.gave.map((it) => it.figure)).toEqual(['burn.cutSpeed', 'calibrate.gapAtFocus'])
+    state.addMaterial('Alder')
+    const alder = Object.keys(book()).find((id) => book()[id]?.name === 'Alder')!
+    state.setMaterialKind(alder, 'wood')
+    expect(state.reasonOf(await state.keepSetting(alder))).toContain('not known yet')
+  })
+})
+
+describe('what the beam follows', () => {
+  it('is no ramp that says nothing: it says what to read, and the beam stays as it was', async () => {
+    edit('calibrate.trials.focus.ramp-1.readings.gap', undefined)
+    edit('calibrate.focusBy', '')
+    expect(state.reasonOf(await state.followRamp('ramp-1'))).toContain('read how the board lies')
+    expect(bench().calibrate.focusBy).toBe('')
+    expect(state.reasonOf(await state.followRamp('gone'))).toContain('gone')
+  })
+
+  it('takes the light at full power as typed, with its ±; without a machine the meter says so', async () => {
+    expect(state.addLight('5.0 ± 0.1 W')).toEqual([])
+    const newest = Object.values(bench().optics.lights).sort((p, q) => q.order - p.order)[0]
+    expect(newest?.light).toMatchObject({ value: 5, doubt: { kind: 'standard', u: 0.05 } })
+    expect(state.reasonOf(state.addLight('bright'))).not.toBe('')
+    expect(state.reasonOf(await state.addLightByStandIn())).toContain('not connected')
+    expect(Object.keys(bench().optics.lights)).toHaveLength(3)
+  })
+})

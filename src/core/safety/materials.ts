@@ -51,7 +51,7 @@ export const MATERIAL_IDS = Object.keys(MATERIALS) as [MaterialId, ...MaterialId
  */
 export function whyNotBurnt(kind: string): string | null {
   if (!(kind in MATERIALS)) return 'Nobody has said what it is, and what nobody knows is not burnt'
-  const { name, burning, why } = MATERIALS[kind as MaterialId] as Material
+  const { name, burning, why } = MATERIALS[kind as MaterialId]
   return burning === 'never' ? `${name}: ${why}` : null
 }
 

@@ -10,6 +10,7 @@ const DOMAINS = [
   'optics',
   'calibrate',
   'burn',
+  'testcard',
   'artwork',
   'scan',
   'rotary',

@@ -47,6 +47,10 @@ export function toMaths(tex: string): string {
   text = command(text, '\\mathrm', 1, (unit = '') => `*(${unit === 'mm' ? 1e-3 : 1})`)
   for (const name of ['\\dfrac', '\\tfrac']) text = command(text, name, 2, (a = '', b = '') => `((${a})/(${b}))`)
   text = command(text, '\\sqrt', 1, (a = '') => `sqrt(${a})`)
+  for (let at = text.indexOf('^{'); at >= 0; at = text.indexOf('^{')) {
+    const { inside, end } = braced(text, at + 1)
+    text = `${text.slice(0, at)}^(${inside})${text.slice(end)}`
+  }
   text = text.replace(/\\left\|(.*)\\right\|/g, 'abs($1)').replace(/\\left|\\right/g, '')
   text = text.replace(/\|([^|]*)\|/g, 'abs($1)')
   const words: readonly (readonly [RegExp, string])[] = [

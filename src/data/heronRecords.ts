@@ -1,7 +1,7 @@
 import type { BenchRecord } from '../core/bench'
 import { heronRun } from './heronRun'
 
-/** What happened on Heron so far: corners measured, a scale run burnt and applied to X, its steps written. */
+/** What happened on Heron so far: corners measured, a scale run burnt and applied to X, its steps written, a cutting speed kept. */
 export function heronRecords(benchId: string): readonly BenchRecord[] {
   const record = (it: Omit<BenchRecord, 'benchId' | 'stage'> & { readonly stage?: string }): BenchRecord => ({
     stage: 'controller',
@@ -56,6 +56,17 @@ export function heronRecords(benchId: string): readonly BenchRecord[] {
       read: [...drive('x'), ...readings('x')],
       gave: [{ figure: 'calibrate.steps', args: ['x'], value: X_STEPS, same: 0.0005 }],
       beneath: ['calibration'],
+    }),
+    record({
+      id: 'ply',
+      at: '2026-11-21T15:00:00.000Z',
+      stage: 'burns',
+      title: 'Birch plywood is cut at 5.900 mm/s',
+      note: 'With 100 % in one pass, before the last tries.',
+      redo: 'Try Birch plywood again and keep its speed.',
+      read: [{ path: 'burns.cutPower', value: 1 }],
+      gave: [{ figure: 'burn.settingChance', args: ['ply', 's'], value: 0.95, same: 0.03 }],
+      beneath: [],
     }),
   ]
 }

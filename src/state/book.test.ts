@@ -35,7 +35,7 @@ describe('the material book', () => {
     const before = Object.keys(book()['ply']!.tries).length
     const refused = state.addTry('ply', { power: 1, speed: 7, passes: 1, isThrough: true })
     expect(state.reasonOf(refused)).toContain(why)
-    expect(state.reasonOf(await state.keepSetting('ply'))).toContain(why)
+    expect(state.reasonOf(await state.keepSetting('ply', 'cut'))).toContain(why)
     expect(Object.keys(book()['ply']!.tries)).toHaveLength(before)
   })
 
@@ -54,15 +54,15 @@ describe('the material book', () => {
   })
 
   it('keeps a speed never faster than what was learnt, with a record that rests on focus', async () => {
-    expect(await state.keepSetting('ply')).toEqual([])
+    expect(await state.keepSetting('ply', 'cut')).toEqual([])
     const kept = Object.values(book()['ply']!.settings).sort((p, q) => q.order - p.order)[0]
     expect(kept).toMatchObject({ speed: 5.4, power: 1, passes: 1 })
     const record = state.useBenchStore.getState().records.find((it) => it.title.startsWith('Birch plywood is cut at 5.4'))
-    expect(record?.gave.map((it) => it.figure)).toEqual(['burn.cutSpeed', 'calibrate.gapAtFocus'])
+    expect(record?.gave.map((it) => it.figure)).toEqual(['burn.settingChance', 'calibrate.gapAtFocus'])
     state.addMaterial('Alder')
     const alder = Object.keys(book()).find((id) => book()[id]?.name === 'Alder')!
     state.setMaterialKind(alder, 'wood')
-    expect(state.reasonOf(await state.keepSetting(alder))).toContain('not known yet')
+    expect(state.reasonOf(await state.keepSetting(alder, 'cut'))).toContain('not known yet')
   })
 })
 

@@ -1,14 +1,11 @@
-import { setAt, shownNumber, templateOf } from '../core/bench'
-import { cutSettingShape, cutSpeed, cutTryShape, materialShape } from '../core/burn'
-import { gapAtFocus } from '../core/calibrate'
+import { setAt, templateOf } from '../core/bench'
+import { cutTryShape, maskTryShape, materialShape } from '../core/burn'
 import type { Step } from '../core/gcode'
 import type { Bench } from '../core/document'
 import { whyNotBurnt } from '../core/safety'
-import { displayUnit, parseQuantity, sayQuantity } from '../core/units'
+import { displayUnit, parseQuantity } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
-import { engineOf } from './evaluate'
-import { keepRecord } from './library'
 import { useMachine } from './machineStore'
 import { DONE, isDone, NO_BENCH, told, type Told } from './told'
 
@@ -95,8 +92,11 @@ const TRY_LENGTH = 25
 const APPROACH = 4
 
 /** The program of a try: one line, so often as there are passes. */
-export function trySteps(bench: Bench, speed: number): readonly Step[] {
-  const { power, passes } = wantedCut(bench)
+export function trySteps(
+  bench: Bench,
+  speed: number,
+  { power, passes }: { readonly power: number; readonly passes: number } = wantedCut(bench),
+): readonly Step[] {
   const [x, y] = [bench.calibrate.startX.value ?? 12, bench.calibrate.startY.value ?? 12]
   const once = [
     { kind: 'rapid', x: x - APPROACH, y },
@@ -116,36 +116,37 @@ export function isThroughOnStandIn(burnt: string): boolean | null {
   return there === burnt && marks.length > 0 ? marks.some((it) => it?.cut !== undefined) : null
 }
 
-/** Keeps what was learnt as a setting of the book, with its record. @returns What stands in the way. */
-export async function keepSetting(materialId: string): Promise<Told> {
-  const { bench } = useBenchStore.getState()
-  const material = bench?.burns.materials[materialId]
-  if (bench === null || material === undefined) return told('This material is not in the book any more.')
-  const against = whyNotBurnt(material.kind)
-  if (against !== null) return told(`${material.name} is not burnt. ${against}.`)
-  const engine = engineOf(bench)
-  const speed = shownNumber(engine.value(cutSpeed, materialId).result)
-  if (speed === null) return told('The speed is not known yet: one line has to come through, and one not.')
-  const { power, passes } = wantedCut(bench)
-  const order = 1 + Math.max(0, ...Object.values(material.settings).map((it) => it.order))
-  const row = templateOf(cutSettingShape, { order, at: new Date().toISOString(), power, speed, passes })
-  const edited = editBench('a setting of the book', (it) => setAt(it, `burns.materials.${materialId}.settings.${newId()}`, row))
-  if (!isDone(edited)) return edited
-  const focus = engine.withDoubt(gapAtFocus)
-  const rests = shownNumber(focus.result) === null ? [] : [{ id: focus.def.id, args: [], same: focus.doubt?.expanded ?? 0 }]
-  return keepRecord(
-    {
-      stage: 'burns',
-      title: `${material.name} is cut at ${sayQuantity(speed, null, displayUnit('speed', bench.units))}`,
-      note: `With ${Math.round(power * 100)} % in ${passes === 1 ? 'one pass' : `${passes} passes`}.`,
-      redo: `Try ${material.name} again and keep its speed.`,
-      beneath: [],
-    },
-    [{ id: cutSpeed.id, args: [materialId], same: 0.05 * speed }, ...rests],
-    [],
-  )
+/** What became of a line that was cut through the tape of a mask. */
+export interface MaskTryMade {
+  readonly power: number
+  readonly speed: number
+  readonly isCut: boolean
+  readonly isMarked: boolean
 }
 
-export function removeSetting(materialId: string, id: string): Told {
-  return editBench('a setting out of the book', (it) => setAt(it, `burns.materials.${materialId}.settings.${id}`, undefined))
+/** Writes a try of a mask down. @returns What stands in the way. */
+export function addMaskTry(materialId: string, { isCut, isMarked, power, speed }: MaskTryMade): Told {
+  const { bench } = useBenchStore.getState()
+  const material = bench?.burns.materials[materialId]
+  if (material === undefined) return told('This material is not in the book any more.')
+  const against = whyNotBurnt(material.kind)
+  if (against !== null) return told(`${material.name} is not burnt. ${against}.`)
+  const order = 1 + Math.max(0, ...Object.values(material.maskTries).map((it) => it.order))
+  const said = { cut: isCut ? 'yes' : 'no', marked: isMarked ? 'yes' : 'no' } as const
+  const row = templateOf(maskTryShape, { order, at: new Date().toISOString(), power, speed, ...said })
+  return editBench('a try of a mask', (it) => setAt(it, `burns.materials.${materialId}.maskTries.${newId()}`, row))
+}
+
+/** Writes a try of a mask down whose speed was typed. @param typed With or without its unit. @returns What stands in the way. */
+export function addTypedMaskTry(materialId: string, typed: string, isCut: boolean, isMarked: boolean): Told {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return NO_BENCH
+  const read = parseQuantity(typed, 'speed', displayUnit('speed', bench.units))
+  if (!read.ok) return read.findings
+  if (!(read.value.value > 0)) return told('Type the speed of the line, more than 0.')
+  return addMaskTry(materialId, { power: bench.burns.maskPower.value ?? 1, speed: read.value.value, isCut, isMarked })
+}
+
+export function removeMaskTry(materialId: string, id: string): Told {
+  return editBench('a try of a mask taken away', (it) => setAt(it, `burns.materials.${materialId}.maskTries.${id}`, undefined))
 }

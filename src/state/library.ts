@@ -157,13 +157,14 @@ export async function keepRecord(
   about: Pick<BenchRecord, 'stage' | 'title' | 'note' | 'redo' | 'beneath'>,
   figures: Parameters<typeof recordOf>[2],
   pictures: readonly File[],
+  id = newId(),
 ): Promise<Told> {
   if (useBenchStore.getState().save.kind === 'saving') await saveOpenBench()
   const { bench, revision, birth, save: state } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   // A record rests on a document that is stored: one that was overtaken by another window is not.
   if (state.kind !== 'saved' && state.kind !== 'saving') return told(`${sayUnsaved(state)} Nothing was written down.`)
-  const record = recordOf(engineOf(bench), { ...about, id: newId(), benchId: bench.id, at: now() }, figures)
+  const record = recordOf(engineOf(bench), { ...about, id, benchId: bench.id, at: now() }, figures)
   const read = await Promise.allSettled(pictures.map((file) => fileRow(file, record)))
   const lost = pictures.filter((_, i) => read[i]?.status === 'rejected').map((it) => `“${it.name}”`)
   if (lost.length > 0)

@@ -374,3 +374,20 @@ export async function lightStandIn(watts: number, share: number | null = null): 
 export async function readStandIn(reading: Reading): Promise<ReadOut> {
   return (await open?.standIn?.remote.read(reading)) ?? { ok: false, why: 'No stand-in is connected.' }
 }
+
+/** A picture of the stand-in's sheet by its camera; null without one, or where nothing was burnt. */
+export async function photographStandIn(): Promise<Awaited<ReturnType<WorkshopWorker['photo']>>> {
+  return (await open?.standIn?.remote.photo()) ?? null
+}
+
+/** Tones of places of the stand-in's sheet as the eye guesses them; null where nothing was burnt. */
+export async function lookAtStandIn(
+  places: readonly { readonly x: number; readonly y: number; readonly side: number }[],
+): Promise<readonly number[] | null> {
+  return (await open?.standIn?.remote.look(places)) ?? null
+}
+
+/** How light the stand-in's sheet is where nothing was burnt; null without a stand-in. */
+export async function bareOfStandIn(): Promise<Metered | null> {
+  return (await open?.standIn?.remote.bare()) ?? null
+}

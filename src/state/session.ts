@@ -34,6 +34,8 @@ interface Session {
   readonly runId: string | null
   /** The material of the book that is looked at. */
   readonly materialId: string | null
+  /** The test card that is looked at; null: the newest. */
+  readonly cardId: string | null
   /** A machine's list of settings that was pasted and is not taken yet. */
   readonly pastedListing: string
   /** The block of the wiring that is brought out; null: the first. */
@@ -70,6 +72,7 @@ export const useSession = create<Session>()(() => ({
   stepDrafts: {},
   runId: null,
   materialId: null,
+  cardId: null,
   pastedListing: '',
   blockId: null,
   pointedReading: null,
@@ -147,6 +150,7 @@ export function swapDrafts(left: string | null, opened: string): void {
     ...keptStep(opened),
     runId: null,
     materialId: null,
+    cardId: null,
     pastedListing: '',
     lastTools: {},
     cautionsTicked: [],

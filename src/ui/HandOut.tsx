@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { machineLimits, type Bench } from '../core/document'
 import type { Step } from '../core/gcode'
 import { surveyProgram } from '../core/planner'
@@ -26,7 +26,8 @@ import { Findings } from './Findings'
  */
 export function HandOut(props: {
   readonly name: string
-  readonly steps: readonly Step[]
+  /** A long program is made when it leaves, not with every edit. */
+  readonly steps: readonly Step[] | (() => readonly Step[])
   readonly bench: Bench
   /** Called when it is about to leave: lays out what its marks will be known by, or says what stands in the way. */
   readonly prepare: () => Outcome<RunDraft>
@@ -36,14 +37,14 @@ export function HandOut(props: {
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
   const done = useMachine((it) => it.report?.done ?? 0)
-  const written = writeThroughCard(bench, steps)
-  const judged = written.ok ? judge(written.value, bench) : null
-  const ways = useWaysOut(name, written.ok ? written.value : null, prepare)
-  const barred = !written.ok || judged?.finding !== null || running
-  const found = [...(written.ok ? [] : written.findings), ...(judged?.finding ? [judged.finding] : [])]
+  const isLater = typeof steps === 'function'
+  const worked = useMemo(() => (isLater ? null : workOut(bench, steps)), [bench, steps, isLater])
+  const ways = useWaysOut(name, () => worked ?? workOut(bench, isLater ? steps() : steps), prepare)
+  const barred = (worked !== null && worked.findings.length > 0) || running
+  const shown = worked ?? ways.made
   return (
     <div className="pt-2">
-      {judged !== null && judged.finding === null && <p className="text-[13px] text-second">{judged.words}</p>}
+      {shown !== null && shown.findings.length === 0 && <p className="text-[13px] text-second">{shown.words}</p>}
       <div className="no-print mt-2 flex flex-wrap items-center gap-2">
         {linked && (
           <button type="button" className="button button-first" disabled={barred} onClick={ways.burn}>
@@ -62,14 +63,29 @@ export function HandOut(props: {
           </p>
         )}
       </div>
-      <Findings findings={[...found, ...ways.findings]} />
-      {written.ok && <Listing name={name} text={written.value} open={ways.listed} list={ways.list} />}
+      <Findings findings={[...(shown?.findings ?? []), ...ways.findings]} />
+      {shown?.text != null && <Listing name={name} text={shown.text} open={ways.listed} list={ways.list} />}
     </div>
   )
 }
 
+/** A program written out, what it would do, and what stands in its way. */
+interface Worked {
+  readonly text: string | null
+  readonly words: string
+  readonly findings: readonly Finding[]
+}
+
+function workOut(bench: Bench, steps: readonly Step[]): Worked {
+  const written = writeThroughCard(bench, steps)
+  if (!written.ok) return { text: null, words: '', findings: written.findings }
+  const { words, finding } = judge(written.value, bench)
+  return { text: written.value, words, findings: finding === null ? [] : [finding] }
+}
+
 /** The ways out of a program: over the link, as a file, on paper; each after the cautions, each written down. */
-function useWaysOut(name: string, text: string | null, prepare: () => Outcome<RunDraft>) {
+function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<RunDraft>) {
+  const [made, setMade] = useState<Worked | null>(null)
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [listed, list] = useState(false)
   const say = (unkept: Told, finding: Finding | null): void => {
@@ -79,7 +95,10 @@ function useWaysOut(name: string, text: string | null, prepare: () => Outcome<Ru
   }
   /** Asks for the cautions, then lays out what is to be burnt. */
   const begin = async (): Promise<{ readonly draft: RunDraft; readonly text: string } | null> => {
-    if (text === null || !(await askCautions())) return null
+    const work = make()
+    setMade(work)
+    const { text } = work
+    if (text === null || work.findings.length > 0 || !(await askCautions())) return null
     const draft = prepare()
     setFindings(draft.ok ? [] : draft.findings)
     return draft.ok ? { draft: draft.value, text } : null
@@ -108,6 +127,7 @@ function useWaysOut(name: string, text: string | null, prepare: () => Outcome<Ru
     window.print()
   }
   return {
+    made,
     findings,
     listed,
     list,

@@ -2,15 +2,20 @@ import * as Comlink from 'comlink'
 import {
   createStandIn,
   drawPractice,
+  drawTone,
   hiddenTone,
   hiddenVolts,
   lightReading,
+  lookAt,
   mended,
   meterReading,
+  photograph,
   pluckedSound,
   readBoard,
   readCalipers,
   seeded,
+  STEADY,
+  surfaceOf,
   type Grade,
   type Hidden,
   type Mark,
@@ -61,11 +66,19 @@ export interface WorkshopWorker {
   ): { samples: Float32Array; sampleRateHz: number } | null
   /** Volts at a block of the circuit as it is wired on its bench, by its multimeter; null without a stand-in. */
   volts(circuit: MeterCircuit, block: string): Metered | null
+  /** A picture of its sheet by its camera, four bytes a pixel; null where nothing was burnt. */
+  photo(): { width: number; height: number; data: Uint8ClampedArray } | null
+  /** CIE L* of places of the sheet as the eye guesses them; places as shares of the box that was burnt, from its lower left. */
+  look(places: readonly { readonly x: number; readonly y: number; readonly side: number }[]): readonly number[] | null
+  /** L* of its sheet where nothing was burnt, as a grey card says it; null without a stand-in. */
+  bare(): Metered | null
   /** Light of its head by its power meter, W; null without a stand-in. */
   light(watts: number, share: number | null): Metered | null
 }
 
 const TICK = 40
+/** Cells of the sheet that the camera looks at, mm. */
+const CAMERA_PITCH = 0.08
 const CALIPERS = { max: 150, resolution: 0.01 }
 
 let standIn: StandIn | null = null
@@ -121,6 +134,22 @@ const api: WorkshopWorker = {
     if (standIn === null) return null
     const { volts, u } = meterReading(hiddenVolts(circuit, number).get(block) ?? 0, noise)
     return { value: volts, u }
+  },
+  photo() {
+    const sheet = standIn === null ? null : surfaceOf(standIn.falls, drawTone(number), CAMERA_PITCH)
+    if (sheet === null) return null
+    // It is held a little differently each time.
+    const shot = { ...STEADY, tiltRad: 0.25 * noise(), towardRad: 6.28 * noise(), turnRad: 0.3 * (noise() - 0.5) }
+    const picture = photograph(sheet, shot, noise)
+    return Comlink.transfer(picture, [picture.data.buffer])
+  },
+  look(places) {
+    const sheet = standIn === null ? null : surfaceOf(standIn.falls, drawTone(number), CAMERA_PITCH)
+    return sheet === null ? null : places.map((it) => lookAt(sheet, it, noise))
+  },
+  bare() {
+    if (standIn === null) return null
+    return { value: Math.round(drawTone(number).bare + 2 * (noise() - 0.5)), u: 1 }
   },
   light(watts, share) {
     if (standIn === null) return null

@@ -59,11 +59,17 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'burn.cutSpeed',
       'burn.nextTry',
       'burn.cutRoom',
+      'burn.carriedSpeed',
       'optics.lightLost',
       'calibrate.kerfTaper',
       'calibrate.pointerX',
       'calibrate.pointerY',
     ],
+    ...['burn.maskTapeLimit', 'burn.maskMarkLimit', 'burn.maskSpeed', 'burn.maskChance', 'burn.maskNext', 'burn.maskRoom'],
+    ...['burn.settingChance', 'burn.settingDose', 'burn.exposureDose', 'burn.exposureRoom'],
+    ...['testcard.toneSpeed', 'testcard.tonePower', 'testcard.toneExpected', 'testcard.darkestTone', 'testcard.greysTold'],
+    ...['testcard.toneRoom', 'testcard.settingTone', 'testcard.settingDepth', 'testcard.depthPasses', 'testcard.depthSpeed'],
+    ...['testcard.depthExpected'],
     ...['calibrate.rampWaist', 'calibrate.rampRayleigh', 'calibrate.rampQuality'],
     ...['calibrate.daysLeft', 'calibrate.hoursLeft', 'calibrate.spanScale', 'calibrate.spanSteps'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
@@ -158,7 +164,7 @@ function withDriver(kind: string, facts: Readonly<Record<string, number>>, choic
 
 /** The demos, and the first on every kinematics, with what their machines have not been measured for yet. */
 const benches: readonly (readonly [string, Bench])[] = [
-  ['plover', entered(plover().bench, { 'optics.gauge': 4 })],
+  ['plover', entered(plover().bench, { 'optics.gauge': 4, 'burns.exposure.board': 0.001, 'burns.exposure.held': 5 })],
   ...Object.keys(KINEMATICS).map((it) => {
     const bench = entered(railed(it), {
       'motion.axes.x.closedBelt': 200,

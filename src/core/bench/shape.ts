@@ -95,8 +95,9 @@ export function text(from: number, to: number, start?: string, say?: string): Sh
 /** A number without a doubt: an order, a place in a layout. */
 export function bare(
   range: { readonly min?: number; readonly above?: number; readonly max?: number; readonly whole?: boolean } = {},
+  start?: number,
 ): Shape<number> {
-  return plain({ as: 'number', ...range })
+  return plain({ as: 'number', ...range }, start)
 }
 
 /** One of a few words, without an origin. */

@@ -1,5 +1,5 @@
 import { figureOf, NotYet, subjectOf, type OwnDoubt, type View } from '../bench'
-import { curvePoints, lightForShare, type CalibrateBench } from '../calibrate'
+import { curvePoints, lightForShare, shareForLight, type CalibrateBench } from '../calibrate'
 import type { OpticsBench } from '../optics'
 import { requireInRange } from '../units'
 import { energyToCut, learnCut, nextTryEnergy, type CutLearnt, type CutTry } from './cutLearning'
@@ -17,26 +17,44 @@ export const aMaterial = subjectOf<CutBench>()('material', ({ burns }): [materia
   Object.keys(burns.materials).map((id) => [id]),
 )
 
-/** Light at a share of full power, of that at full: by the power curve where it was read, else as commanded. */
-function lightAt(view: View<CutBench>, share: number): number {
-  const { curve, trials } = view.bench.calibrate
-  const hasNone = Object.keys(curve).length === 0 && Object.keys(trials.wedge).length === 0
-  // All of the power is all of the light, whatever the curve.
-  if (hasNone || share === 1) return share
-  return lightForShare(view.figure(curvePoints), share) ?? share
+/** How light follows power on a machine. */
+export interface LightByPower {
+  /** Light at a share of full power, of that at full. */
+  readonly at: (share: number) => number
+  /** Share of full power for a share of all the light. @throws {NotYet} where the curve was not read so far down. */
+  readonly shareFor: (light: number) => number
 }
 
-/** Tries of a material, their energies as seconds for a millimetre at full light, added over the passes. */
-function triesOf(view: View<CutBench>, id: string): readonly CutTry[] {
+/** Light by the power curve where it was read, else as commanded. @throws {RangeError} never for a bench that its schema took. Source: `lightForShare`, `shareForLight`. */
+export function lightByPower(view: View<CutBench>): LightByPower {
+  const { curve, trials } = view.bench.calibrate
+  const hasNone = Object.keys(curve).length === 0 && Object.keys(trials.wedge).length === 0
+  return {
+    // All of the power is all of the light, whatever the curve.
+    at: (share) => (share === 1 || hasNone ? share : (lightForShare(view.figure(curvePoints), share) ?? share)),
+    shareFor(light) {
+      if (light >= 1 || hasNone) return Math.min(1, light)
+      const share = shareForLight(view.figure(curvePoints), light)
+      if (share === null) throw new NotYet('read the power curve at less power: this little light was not read')
+      return share
+    },
+  }
+}
+
+/**
+ * Tries of a material, their energies as seconds for a millimetre at full light, added over the passes.
+ * @throws {RangeError} never for a bench that its schema took.
+ */
+export function triesOfMaterial(view: View<CutBench>, id: string): readonly CutTry[] {
   const tries = view.rows(({ burns }) => burns.materials[id]?.tries ?? {})
   return Object.values(tries)
     .sort((p, q) => p.order - q.order)
-    .map((it) => ({ energy: (lightAt(view, it.power) * it.passes) / it.speed, isThrough: it.through === 'yes' }))
+    .map((it) => ({ energy: (lightByPower(view).at(it.power) * it.passes) / it.speed, isThrough: it.through === 'yes' }))
     .filter((it) => it.energy > 0)
 }
 
 function learntOf(view: View<CutBench>, id: string): CutLearnt {
-  const tries = triesOf(view, id)
+  const tries = triesOfMaterial(view, id)
   const learnt = learnCut(tries)
   if (learnt !== null) return learnt
   const isNone = tries.length === 0
@@ -51,7 +69,7 @@ function learntOf(view: View<CutBench>, id: string): CutLearnt {
 /** mm/s at the power and passes that are asked for, from seconds for a millimetre at full light. */
 function speedFor(view: View<CutBench>, energy: number): number {
   const { cutPower, cutPasses } = view.bench.burns
-  return (lightAt(view, cutPower) * cutPasses) / energy
+  return (lightByPower(view).at(cutPower) * cutPasses) / energy
 }
 
 export const cutLimit = figure({
@@ -67,6 +85,41 @@ export const cutLimit = figure({
     const { mean, u } = learntOf(view, id)
     const value = speedFor(view, Math.exp(mean))
     return { value, u: value * u }
+  },
+})
+
+/** Relative standard uncertainty of a speed that is carried over: kerf, glue and grain are another sheet's (common practice). */
+const CARRIED = 0.3
+
+/** The sheet of the same kind that is nearest in thickness and whose cut is known. */
+function nearestSheet(view: View<CutBench>, id: string): string | null {
+  const { materials } = view.asEntered.burns
+  const mine = materials[id]
+  if (mine === undefined || mine.kind === '' || !(mine.thickness > 0)) return null
+  const away = (other: string): number => Math.abs(Math.log((materials[other]?.thickness ?? 1) / mine.thickness))
+  const others = Object.keys(materials).filter((other) => {
+    const it = materials[other]
+    return other !== id && it?.kind === mine.kind && it.thickness > 0 && learnCut(triesOfMaterial(view, other)) !== null
+  })
+  return others.reduce<string | null>((best, other) => (best === null || away(other) < away(best) ? other : best), null)
+}
+
+export const carriedSpeed = figure({
+  id: 'burn.carriedSpeed',
+  of: aMaterial,
+  label: 'Speed carried over from another thickness',
+  quantity: 'speed',
+  formula: 'v = v_{95}\\,\\dfrac{t_0}{t}',
+  symbols: {},
+  source:
+    'Energy balance d = ηP/(v·w·q) (common practice): the speed goes with 1/thickness. Assumed, ± 60 %: kerf, glue and grain are another sheet’s.',
+  doubt: { own: 'A guess with the spread that such sheets have; no reading of this one is in it.' },
+  work(view, id: string): OwnDoubt {
+    const from = nearestSheet(view, id)
+    if (from === null) throw new NotYet('measure this sheet, and have another of its kind tried and measured')
+    const { materials } = view.bench.burns
+    const value = (view.figure(cutSpeed, from) * (materials[from]?.thickness ?? 1)) / (materials[id]?.thickness ?? 1)
+    return { value, u: CARRIED * value }
   },
 })
 
@@ -93,11 +146,13 @@ export const nextTry = figure({
   formula: 'v \\approx \\dfrac{P\\,n}{E_{50}}',
   symbols: {},
   source:
-    'A try tells most where its outcome is least certain; seven tenths slower or faster while all went one way (common practice). Two digits.',
+    'A try tells most where its outcome is least certain; seven tenths slower or faster while all went one way (common practice); the first as fast as a sheet of its kind lets expect. Two digits.',
   doubt: { none: 'A choice.' },
   work(view, id: string): number {
-    const energy = nextTryEnergy(triesOf(view, id))
-    return energy === null ? view.bench.burns.firstSpeed : Number(speedFor(view, energy).toPrecision(2))
+    const energy = nextTryEnergy(triesOfMaterial(view, id))
+    if (energy !== null) return Number(speedFor(view, energy).toPrecision(2))
+    // Before the first try: from another thickness of its kind, where there is one.
+    return nearestSheet(view, id) === null ? view.bench.burns.firstSpeed : speedKept(view.figure(carriedSpeed, id).value)
   },
 })
 
@@ -168,5 +223,5 @@ export const triesMade = figure({
   source: 'Each try at the speed that would give its energy at the power and passes asked for.',
   doubt: { none: 'A list.' },
   work: (view, id: string): readonly { readonly speed: number; readonly isThrough: boolean }[] =>
-    triesOf(view, id).map(({ energy, isThrough }) => ({ speed: speedFor(view, energy), isThrough })),
+    triesOfMaterial(view, id).map(({ energy, isThrough }) => ({ speed: speedFor(view, energy), isThrough })),
 })

@@ -2,7 +2,7 @@ import { requireInRange } from '../units'
 
 /** How a material darkens. Fitted, and not to be trusted beyond the doses that it was fitted on. */
 export interface ToneLaw {
-  /** CIE L* of the bare material and of the darkest burn, 0…100. */
+  /** CIE L* of the bare material and of the strongest burn, 0…100; what is burnt light has the higher one. */
   readonly bare: number
   readonly darkest: number
   /** Dose from which it darkens, and by which it darkens by a factor e, J/mm². */
@@ -33,8 +33,8 @@ export function toneAfter({ bare, darkest, from, by, bySpeed }: ToneLaw, dose: n
  * @example doseForTone({ bare: 78, darkest: 22, from: 0.2, by: 0.9, bySpeed: 0 }, 45.02) // 1
  */
 export function doseForTone({ bare, darkest, from, by, bySpeed }: ToneLaw, tone: number, speed = TONE_SPEED): number | null {
-  if (!(tone > darkest) || tone >= bare) return null
-  return (from - by * Math.log((tone - darkest) / (bare - darkest))) / (TONE_SPEED / speed) ** bySpeed
+  const left = (tone - darkest) / (bare - darkest)
+  return left > 0 && left < 1 ? (from - by * Math.log(left)) / (TONE_SPEED / speed) ** bySpeed : null
 }
 
 /**

@@ -6,6 +6,7 @@ import { mechanicsDomain, motionDomain } from '../motion'
 import { lightDomain, opticsDomain } from '../optics'
 import { bookDomain, safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
+import { testcardDomain } from '../testcard'
 import { benchFactSpec, type Bench } from './bench'
 import { judgeDomains } from './domains'
 import { RENAMED_FIGURES } from './renames'
@@ -21,6 +22,7 @@ export const DOMAINS: readonly Domain[] = [
   trialsDomain,
   beamDomain,
   burnDomain,
+  testcardDomain,
   safetyDomain,
   bookDomain,
   scheduleDomain,

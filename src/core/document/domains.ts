@@ -12,6 +12,7 @@ export const DOMAIN_LOADERS = {
   trials: async () => (await import('../calibrate/trialsDomain')).trialsDomain,
   beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
   burn: async () => (await import('../burn/domain')).burnDomain,
+  testcard: async () => (await import('../testcard/domain')).testcardDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,

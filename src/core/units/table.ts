@@ -36,6 +36,8 @@ export type Quantity =
   | 'thermalResistance'
   | 'wavelength'
   | 'irradiance'
+  | 'radiantExposure'
+  | 'lightness'
   | 'wattsPerAmp'
   | 'electronVolts'
   | 'level'
@@ -202,6 +204,10 @@ export const UNITS = {
   'W/m2': { symbol: 'W/m²', quantity: 'irradiance', scale: 1, words: ['w/m2', 'w/m^2'] },
   'W/mm2': { symbol: 'W/mm²', quantity: 'irradiance', scale: 1e6, words: ['w/mm2', 'w/mm^2'] },
   'kW/m2': { symbol: 'kW/m²', quantity: 'irradiance', scale: 1000, words: ['kw/m2', 'kw/m^2'] },
+  'J/mm2': { symbol: 'J/mm²', quantity: 'radiantExposure', scale: 1, words: ['j/mm2', 'j/mm^2'] },
+  'J/cm2': { symbol: 'J/cm²', quantity: 'radiantExposure', scale: 0.01, words: ['j/cm2', 'j/cm^2'] },
+  'mJ/cm2': { symbol: 'mJ/cm²', quantity: 'radiantExposure', scale: 1e-5, words: ['mj/cm2', 'mj/cm^2'] },
+  tone: { symbol: 'L*', quantity: 'lightness', scale: 1, words: ['l', 'l*'] },
   'W/A': { symbol: 'W/A', quantity: 'wattsPerAmp', scale: 1, words: ['mw/ma'] },
   eV: { symbol: 'eV', quantity: 'electronVolts', scale: 1 },
   dB: { symbol: 'dB', quantity: 'level', scale: 1, words: ['db(a)', 'dba'] },
@@ -254,6 +260,8 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   thermalResistance: 'K/W',
   wavelength: 'nm',
   irradiance: 'W/m2',
+  radiantExposure: 'J/mm2',
+  lightness: 'tone',
   wattsPerAmp: 'W/A',
   electronVolts: 'eV',
   level: 'dB',

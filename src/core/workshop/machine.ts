@@ -9,6 +9,7 @@ import { Sheet } from './materials'
 import { lightShare } from './meter'
 import { Mechanics, type Axis, type Place } from './mechanics'
 import { readLie } from './spot'
+import type { Fall } from './surface'
 import { factorySettings, kept } from './settings'
 
 /**
@@ -46,6 +47,8 @@ export interface StandIn {
   readonly hidden: Hidden
   /** How the sheet lies, mm, as a perfect gauge would show it; null where it has no such thing. */
   board(what: 'gap' | 'lift' | 'run'): number | null
+  /** Light as it fell on the sheet. */
+  readonly falls: readonly Fall[]
   /** Seconds since it was switched on. */
   readonly clock: number
 }
@@ -100,6 +103,10 @@ class SimulatedMachine implements StandIn {
 
   get marks(): readonly (Mark | null)[] {
     return this.sheet.marks
+  }
+
+  get falls(): readonly Fall[] {
+    return this.sheet.falls
   }
 
   board(what: 'gap' | 'lift' | 'run'): number | null {
@@ -297,12 +304,12 @@ class SimulatedMachine implements StandIn {
     const speed = moves.feed[i] as number
     if (lit >= 1) this.sheet.miss()
     else
-      this.sheet.burn(
-        from,
-        mechanics.spot(),
-        (this.options.spec.power * lightShare(share, this.options.number)) / speed,
-        speed / this.setting('beam/frequency'),
-      )
+      this.sheet.burn(from, mechanics.spot(), {
+        energy: (this.options.spec.power * lightShare(share, this.options.number)) / speed,
+        speed,
+        pulse: speed / this.setting('beam/frequency'),
+        raised: moves.z[i] as number,
+      })
   }
 
   private end(): void {

@@ -1,4 +1,5 @@
 import type { Mark } from './calipers'
+import type { Fall } from './surface'
 import { spotOver, type SheetLie } from './spot'
 import type { Hidden } from './hidden'
 import type { Place } from './mechanics'
@@ -15,15 +16,21 @@ export class Sheet {
   /** Burnt lines in the order of burning; null for one that left no mark. */
   readonly marks: (Mark | null)[] = []
   private lie: SheetLie = { kind: 'flat' }
-  private readonly energies: { readonly from: Place; readonly to: Place; readonly energy: number }[] = []
+  /** Light as it fell, for what the sheet looks like. */
+  readonly falls: Fall[] = []
 
   constructor(private readonly hidden: Hidden) {}
 
-  /** @param energy Of the line, J/mm. @param pulse Way of the head from one pulse of the signal to the next, mm. */
-  burn(from: Place, to: Place, energy: number, pulse: number): void {
+  /**
+   * @param energy Of the line, J/mm. @param speed mm/s. @param pulse Way of the head from one pulse of the signal to the next, mm.
+   * @param raised The head above where it hangs, mm.
+   */
+  burn(from: Place, to: Place, line: { energy: number; speed: number; pulse: number; raised: number }): void {
+    const { energy, speed, pulse, raised } = line
     const all = energy + this.before(from, to)
-    this.energies.push({ from, to, energy })
-    const mark = burnt(from, to, energy, this.hidden, this.lie, all)
+    const spot = spotOver(this.hidden, this.lie, from, to, raised)
+    this.falls.push({ from, to, energy, speed, radius: spot.radius, order: spot.order })
+    const mark = burnt(from, to, energy, this.hidden, this.lie, { ...spot, all })
     this.marks.push(mark === null ? null : { ...mark, dotted: pulse > DOTTED * 2 * this.hidden.radius })
   }
 
@@ -38,21 +45,25 @@ export class Sheet {
     if (last === null) return
     const [dx, dy, ex, ey] = [last.x1 - last.x0, last.y1 - last.y0, x - last.x1, y - last.y1]
     const [whole, more] = [Math.hypot(dx, dy), Math.hypot(ex, ey)]
-    if (more > 0 && (whole === 0 || dx * ex + dy * ey > STRAIGHT * whole * more))
+    if (more > 0 && (whole === 0 || dx * ex + dy * ey > STRAIGHT * whole * more)) {
       this.marks[this.marks.length - 1] = { ...last, x1: x, y1: y }
+      const fall = this.falls.at(-1)
+      if (fall !== undefined) this.falls[this.falls.length - 1] = { ...fall, to: { x, y } }
+    }
   }
 
   /** A fresh sheet, and how it lies. */
   change(lie: SheetLie = { kind: 'flat' }): void {
     this.marks.length = 0
-    this.energies.length = 0
+    this.falls.length = 0
     this.lie = lie
   }
 
   /** Energy of earlier passes over the same line, either way, J/mm. */
   private before(from: Place, to: Place): number {
-    const isNear = (p: Place, q: Place): boolean => Math.hypot(p.x - q.x, p.y - q.y) < SAME
-    return this.energies
+    const isNear = (p: Place, q: Place): boolean =>
+      Math.abs(p.y - q.y) < SAME && Math.abs(p.x - q.x) < SAME && Math.hypot(p.x - q.x, p.y - q.y) < SAME
+    return this.falls
       .filter((it) => (isNear(it.from, from) && isNear(it.to, to)) || (isNear(it.from, to) && isNear(it.to, from)))
       .reduce((sum, it) => sum + it.energy, 0)
   }
@@ -66,8 +77,15 @@ export class Sheet {
 }
 
 /** The mark that a line leaves; none where its energy is below the threshold. */
-function burnt(from: Place, to: Place, energy: number, hidden: Hidden, lie: SheetLie, all: number): Mark | null {
-  const { radius, order, dose } = spotOver(hidden, lie, from, to)
+function burnt(
+  from: Place,
+  to: Place,
+  energy: number,
+  hidden: Hidden,
+  lie: SheetLie,
+  spot: { readonly radius: number; readonly order: number; readonly dose: number; readonly all: number },
+): Mark | null {
+  const { radius, order, dose, all } = spot
   const over = (energy / hidden.threshold) * dose
   if (!(over > 1)) return null
   const width = 2 * radius * (0.5 * Math.log(over)) ** (1 / order)

@@ -19,19 +19,19 @@ export function readLie(words: readonly string[]): SheetLie | null {
 }
 
 /** Gap between head and sheet above focus, at a place, mm. */
-function outOfFocus({ beam }: Hidden, lie: SheetLie, x: number): number {
-  const out = beam.head - beam.gap
+function outOfFocus({ beam }: Hidden, lie: SheetLie, x: number, raised: number): number {
+  const out = beam.head - beam.gap + raised
   if (lie.kind === 'flat') return out
   return lie.kind === 'lower' ? out + lie.by : out + lie.lift / 2 - (lie.lift * (x - lie.from)) / lie.run
 }
 
 /**
  * The spot's side across a line in its middle: its radius, mm, the order of its profile, and its peak dose against that of a
- * line along X on a flat sheet. Valid: any line. Source: hidden; integrals by summing, written apart from the optics of the bench.
+ * line along X on a flat sheet. @param raised The head above where it hangs, mm. Valid: any line. Source: hidden; integrals by summing, written apart from the optics of the bench.
  */
-export function spotOver(hidden: Hidden, lie: SheetLie, from: Place, to: Place) {
+export function spotOver(hidden: Hidden, lie: SheetLie, from: Place, to: Place, raised = 0) {
   const { beam } = hidden
-  const out = outOfFocus(hidden, lie, (from.x + to.x) / 2)
+  const out = outOfFocus(hidden, lie, (from.x + to.x) / 2, raised)
   const along = Math.hypot(to.x - from.x, to.y - from.y) || 1
   const upright = ((to.y - from.y) / along) ** 2
   const wide = ({ waist, rayleigh }: HiddenSide, at: number): number => waist * Math.hypot(1, at / rayleigh)

@@ -1,6 +1,20 @@
 import { CutGiven } from './CutGiven'
 import { CutPlate } from './CutPlate'
 import { CutSide } from './CutSide'
+import { DepthGiven, DepthPlate, DepthSide } from './Depth'
+import { ExposeGiven, ExposePlate, ExposeSide } from './Expose'
+import { MaskGiven } from './MaskGiven'
+import { MaskPlate } from './MaskPlate'
+import { MaskSide } from './MaskSide'
+import { ToneGiven } from './ToneGiven'
+import { TonePlate } from './TonePlate'
+import { ToneSide } from './ToneSide'
 
 /** Burns: what power and speed for this material? */
-export const sheets = { cut: { plate: CutPlate, given: CutGiven, side: CutSide } }
+export const sheets = {
+  tone: { plate: TonePlate, given: ToneGiven, side: ToneSide },
+  cut: { plate: CutPlate, given: CutGiven, side: CutSide },
+  depth: { plate: DepthPlate, given: DepthGiven, side: DepthSide },
+  mask: { plate: MaskPlate, given: MaskGiven, side: MaskSide },
+  expose: { plate: ExposePlate, given: ExposeGiven, side: ExposeSide },
+}

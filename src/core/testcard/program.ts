@@ -1,0 +1,187 @@
+import { runUp } from '../calibrate'
+import type { CardShape } from '../burn'
+import type { Step } from '../gcode'
+import { axesOfCard, cardCells, spreadCells, type CellSetting } from './grid'
+import { GAP, layoutCard, MARK, MODULE, middleOf, type CardLayout } from './layout'
+import { letters } from './lettering'
+
+/** What a card's program is made with, beside the card. */
+export interface CardMachine {
+  /** mm/s². */
+  readonly acceleration: number
+  /** Seconds by which the light comes and goes behind its word; lines begin and end as much earlier. */
+  readonly onDelay: number
+  readonly offDelay: number
+}
+
+/** Dark modules of a code, rows from the top. */
+export type Modules = readonly (readonly boolean[])[]
+
+/** Lines of a mark, of a module: no further apart than this, mm. */
+const HATCH = 0.14
+
+/**
+ * The program of a card: marks, code and words with what burns darkest on it, then the cells, spread. Scan lines all go one way,
+ * in full motion.
+ * @param modules Of its code; none: without one. @param lift Of the head for the card's own focus, mm.
+ * @returns Steps from the card's lower left corner at its origin. @throws {RangeError} where its values cannot be.
+ * Valid: a card as its schema has it. Source: by definition.
+ */
+export function cardSteps(card: CardShape, modules: Modules, machine: CardMachine): readonly Step[] {
+  const layout = layoutCard(card)
+  const writer = new CardWriter(card, machine)
+  const darkest = markSetting(card)
+  writer.remark(`Test card ${card.code}`)
+  writer.lift(darkest.focus)
+  for (const { x, y } of layout.marks) writer.hatch(markRuns(x, y), darkest)
+  writer.hatch(codeRuns(layout, modules), darkest)
+  for (const { text, x, y, height } of layout.words) {
+    for (const line of letters(text, x, y, height)) writer.trace(line, { ...darkest, speed: darkest.speed / 2 })
+  }
+  for (const cell of spreadCells(cardCells(card))) {
+    const { x, y } = middleOf(layout, cell.column, cell.row)
+    writer.remark(`Cell ${cell.id}`)
+    writer.lift(cell.focus)
+    writer.area(x - layout.cell / 2, y - layout.cell / 2, layout.cell, cell)
+  }
+  writer.lift(0)
+  return writer.end()
+}
+
+/** What marks, code and words are burnt with: the most light of the card, in one pass. @throws {RangeError} where its values cannot be. */
+export function markSetting(card: CardShape): CellSetting {
+  const { columns, rows } = axesOfCard(card)
+  const of = (kind: 'power' | 'speed', pick: (...numbers: number[]) => number): number =>
+    card.across === kind ? pick(...columns) : card.up === kind ? pick(...rows) : card[kind]
+  return { power: of('power', Math.max), speed: of('speed', Math.min), pitch: HATCH, passes: 1, focus: card.focus }
+}
+
+/** A scan line with its lit pieces from the left, mm on the card. */
+interface Run {
+  readonly y: number
+  readonly pieces: readonly (readonly [from: number, to: number])[]
+}
+
+/** Scan lines that fill a mark. */
+function markRuns(x: number, y: number): readonly Run[] {
+  const { dot, inner, outer } = MARK
+  const lines = Math.ceil((2 * outer) / HATCH)
+  return Array.from({ length: lines }, (_, i): Run => {
+    const dy = -outer + (2 * outer * (i + 0.5)) / lines
+    const half = (radius: number): number => Math.sqrt(Math.max(0, radius * radius - dy * dy))
+    const [a, b, c] = [half(outer), half(inner), half(dot)]
+    const pieces: readonly (readonly [number, number])[] =
+      b > 0 ? [[-a, -b], ...(c > 0 ? [[-c, c] as const] : []), [b, a]] : [[-a, a]]
+    return { y: y + dy, pieces: pieces.map(([from, to]) => [x + from, x + to]) }
+  })
+}
+
+/** Scan lines that fill the dark modules of a code. */
+function codeRuns({ code }: CardLayout, modules: Modules): readonly Run[] {
+  const lines = Math.ceil(MODULE / HATCH)
+  return modules.flatMap((row, fromTop) => {
+    const runs: [number, number][] = []
+    row.forEach((isDark, i) => {
+      const last = runs.at(-1)
+      if (isDark && last?.[1] === i) last[1] = i + 1
+      else if (isDark) runs.push([i, i + 1])
+    })
+    const bottom = code.y + (modules.length - 1 - fromTop) * MODULE
+    const pieces = runs.map(([from, to]) => [code.x + from * MODULE, code.x + to * MODULE] as const)
+    return Array.from({ length: lines }, (_, k): Run => ({ y: bottom + ((k + 0.5) * MODULE) / lines, pieces }))
+  })
+}
+
+/** Gathers the steps of a card. */
+class CardWriter {
+  private readonly steps: Step[] = []
+  private height = 0
+
+  constructor(
+    private readonly card: CardShape,
+    private readonly machine: CardMachine,
+  ) {}
+
+  remark(text: string): void {
+    this.steps.push({ kind: 'remark', text })
+  }
+
+  /** Raises the head; a machine whose Z nobody moves gets no word for it. */
+  lift(focus: number): void {
+    if (focus === this.height) return
+    const last = this.steps.findLast((it) => 'x' in it)
+    const place = last !== undefined && 'x' in last ? { x: last.x, y: last.y } : { x: this.card.originX, y: this.card.originY }
+    this.steps.push({ kind: 'rapid', ...place, z: focus })
+    this.height = focus
+  }
+
+  hatch(runs: readonly Run[], setting: CellSetting): void {
+    for (const run of runs) this.fly(run, setting)
+  }
+
+  area(x: number, y: number, side: number, setting: CellSetting): void {
+    const lines = Math.max(1, Math.round(side / setting.pitch))
+    for (let pass = 0; pass < setting.passes; pass++) {
+      for (let i = 0; i < lines; i++) this.fly({ pieces: [[x, x + side]], y: y + (i + 0.5) * setting.pitch }, setting)
+    }
+  }
+
+  /** One scan line: up to its speed in the dark, its pieces, and down again behind them. */
+  private fly({ pieces, y }: Run, { speed, power }: CellSetting): void {
+    const first = pieces[0]
+    if (first === undefined) return
+    const { acceleration, onDelay, offDelay } = this.machine
+    const { originX, originY } = this.card
+    const run = runUp(speed, acceleration)
+    const at = originY + y
+    const dark = (x: number): void => void this.steps.push({ kind: 'line', x, y: at, feed: speed, power: 0 })
+    this.steps.push({ kind: 'rapid', x: originX + first[0] - speed * onDelay - run, y: at })
+    let end = -Infinity
+    for (const [from, to] of pieces) {
+      const begin = Math.max(end, originX + from - speed * onDelay)
+      // Where the light comes later than the whole piece is long there is nothing to burn.
+      end = Math.max(begin, originX + to - speed * offDelay)
+      dark(begin)
+      this.steps.push({ kind: 'line', x: end, y: at, feed: speed, power })
+    }
+    dark(end + run)
+  }
+
+  trace(line: readonly (readonly [number, number])[], { speed, power }: CellSetting): void {
+    const { originX, originY } = this.card
+    line.forEach(([x, y], i) => {
+      const place = { x: originX + x, y: originY + y }
+      this.steps.push(i === 0 ? { kind: 'rapid', ...place } : { kind: 'line', ...place, feed: speed, power })
+    })
+  }
+
+  end(): readonly Step[] {
+    const { originX: x, originY: y } = this.card
+    return [...this.steps, { kind: 'rapid', x, y }]
+  }
+}
+
+/**
+ * Seconds that cells take, with a minute for marks and code. @param side Of a cell, mm. @throws {RangeError} where a run-up cannot be.
+ * Valid: a rough sum, without the ways between cells. Source: lines·(w/v + 2·run/v) (common practice).
+ * @example cardSeconds([{ speed: 50, pitch: 0.1, passes: 1 }], 5, { acceleration: 1000, onDelay: 0, offDelay: 0 }) // 71.75
+ */
+export function cardSeconds(
+  cells: readonly Pick<CellSetting, 'speed' | 'pitch' | 'passes'>[],
+  side: number,
+  { acceleration }: CardMachine,
+): number {
+  return cells.reduce((sum, { speed, pitch, passes }) => {
+    const lines = Math.max(1, Math.round(side / pitch)) * passes
+    return sum + lines * (side / speed + (2 * runUp(speed, acceleration)) / speed)
+  }, 60)
+}
+
+/**
+ * Room that scan lines need beside a card, mm. @param fastest Of its speeds, mm/s. @throws {RangeError} where its run-up cannot be.
+ * Valid: even acceleration. Source: v²/2a, and the way that passes until the light comes; bare material between the cells is room too.
+ * @example cardRoom(100, { acceleration: 1000, onDelay: 0.01, offDelay: 0 }) // 6.9
+ */
+export function cardRoom(fastest: number, { acceleration, onDelay }: CardMachine): number {
+  return Math.max(0, runUp(fastest, acceleration) + fastest * onDelay - GAP)
+}

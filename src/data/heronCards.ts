@@ -1,0 +1,43 @@
+import type { BookMaterial } from '../core/burn'
+
+/** Luminance of the cells against the bare plywood, in rows from the lowest, as a picture of the card was read. */
+const SHARES = [
+  [0.392, 0.262, 0.171, 0.115, 0.102, 0.097],
+  [0.557, 0.351, 0.237, 0.168, 0.125, 0.11],
+  [0.727, 0.521, 0.351, 0.225, 0.163, 0.126],
+  [0.921, 0.679, 0.499, 0.337, 0.239, 0.168],
+  [0.991, 0.87, 0.653, 0.466, 0.332, 0.241],
+  [0.983, 1, 0.817, 0.622, 0.487, 0.342],
+]
+
+/** The card that was burnt into an offcut of Heron's plywood: power across, speed up. */
+export function heronCards(at: string): BookMaterial['cards'] {
+  return {
+    c1: {
+      order: 1,
+      at,
+      code: 'H7KQ3M',
+      across: 'power',
+      up: 'speed',
+      columns: 6,
+      rows: 6,
+      acrossFrom: 0.25,
+      acrossTo: 1,
+      upFrom: 20,
+      upTo: 80,
+      power: 1,
+      speed: 40,
+      pitch: 0.1,
+      passes: 1,
+      focus: 0,
+      cell: 5,
+      originX: 20,
+      originY: 20,
+      cells: Object.fromEntries(
+        SHARES.flatMap((row, j) =>
+          row.map((share, i) => [`${i + 1}-${j + 1}`, { share, u: 0.7, depth: null, by: 'picture' as const }]),
+        ),
+      ),
+    },
+  }
+}

@@ -1,0 +1,100 @@
+import { useMemo } from 'react'
+import type { CardShape } from '../../core/burn'
+import type { Bench } from '../../core/document'
+import { cardCells, lightness, luminanceOf, toneAt, toneLaw } from '../../core/testcard'
+import { displayUnit, fromCore, unitOf, type UnitSystem } from '../../core/units'
+import { cardShown, engineOf, useBenchStore, useCardPictures, useSession } from '../../state'
+import type { CellFace } from './CardDrawing'
+import { sayVariable } from './CardValue'
+
+/** L* of a bare sheet nobody has said anything of. */
+const USUAL_BARE = 78
+
+/** What the plate of the test card shows: one that was made, else the one that is designed. */
+export interface ShownCard {
+  readonly id: string | null
+  readonly card: CardShape
+  readonly bare: number
+}
+
+/** The card that is looked at; null while the book is empty. */
+export function useShownCard(materialId: string | null): ShownCard | null {
+  const bench = useBenchStore((it) => it.bench)
+  const chosen = useSession((it) => it.cardId)
+  return useMemo(
+    () => (bench === null || materialId === null ? null : shownCard(bench, materialId, chosen)),
+    [bench, materialId, chosen],
+  )
+}
+
+function shownCard(bench: Bench, materialId: string, chosen: string | null): ShownCard | null {
+  const material = bench.burns.materials[materialId]
+  if (material === undefined) return null
+  const bare = material.bareTone.value ?? USUAL_BARE
+  const id = chosen === DESIGNED ? null : cardShown(bench, materialId, chosen)
+  const made = id === null ? undefined : material.cards[id]
+  if (made !== undefined) return { id, card: made, bare }
+  const blank = { order: 0, at: '', originX: 0, originY: 0, cells: {} }
+  return { id: null, card: { ...bench.burns.card, ...blank, code: 'DRAFT' }, bare }
+}
+
+/** In place of a card's id: the one that is being designed. */
+export const DESIGNED = 'designed'
+
+/** What each cell of a card shows: what was read of it; else what the law expects; else nothing. */
+export function useFaces(
+  materialId: string | null,
+  shown: ShownCard | null,
+  system: UnitSystem,
+): Readonly<Record<string, CellFace>> {
+  const bench = useBenchStore((it) => it.bench)
+  return useMemo(
+    () => (bench === null || materialId === null || shown === null ? {} : facesOf(bench, materialId, shown, system)),
+    [bench, materialId, shown, system],
+  )
+}
+
+function facesOf(bench: Bench, materialId: string, { id, card, bare }: ShownCard, system: UnitSystem) {
+  const law = id === null ? engineOf(bench).value(toneLaw, materialId).result : null
+  const watts = bench.optics.power.value
+  return Object.fromEntries(
+    cardCells(card).map((cell): [string, CellFace] => {
+      const place = `Cell ${cell.column + 1}/${cell.row + 1}: ${sayVariable(card.across, cell[card.across], system)}, ${sayVariable(card.up, cell[card.up], system)}`
+      const read = card.cells[cell.id]
+      if (read?.share != null) {
+        const tone = lightness(read.share * luminanceOf(bare))
+        return [cell.id, { tone, text: String(Math.round(tone)), says: `${place}, tone ${Math.round(tone)} L*` }]
+      }
+      if (law?.known === true && watts !== null) {
+        const dose = (watts * cell.power * cell.passes) / (cell.speed * cell.pitch)
+        const { tone } = toneAt(law.value, dose, cell.speed)
+        return [cell.id, { tone, text: String(Math.round(tone)), says: `${place}, expected ${Math.round(tone)} L*` }]
+      }
+      return [cell.id, { tone: null, text: '', says: `${place}, not read` }]
+    }),
+  )
+}
+
+/** The card as its picture showed it; null where none was read while this page lives. */
+export function useStraight(cardId: string | null): ImageBitmap | null {
+  return useCardPictures(({ pictures }) => (cardId === null ? null : (pictures[cardId] ?? null)))
+}
+
+/** What each cell of a card shows of its depth. */
+export function useDepthFaces(shown: ShownCard | null, system: UnitSystem): Readonly<Record<string, CellFace>> {
+  return useMemo(() => (shown === null ? {} : depthFacesOf(shown, system)), [shown, system])
+}
+
+function depthFacesOf({ card, bare }: ShownCard, system: UnitSystem) {
+  const unit = displayUnit('length', system)
+  return Object.fromEntries(
+    cardCells(card).map((cell): [string, CellFace] => {
+      const read = card.cells[cell.id]
+      const tone = read?.share == null ? null : lightness(read.share * luminanceOf(bare))
+      const depth = read?.depth ?? null
+      const text = depth === null ? '' : String(Number(fromCore(depth, unit).toPrecision(2)))
+      const says = `Cell ${cell.column + 1}/${cell.row + 1}: ${depth === null ? 'depth not read' : `${text} ${unitOf(unit).symbol} deep`}`
+      return [cell.id, { tone, text, says }]
+    }),
+  )
+}

@@ -82,8 +82,10 @@ function machineOf(bench: Bench): CardMachine | null {
   if (acceleration === null) return null
   const engine = engineOf(bench)
   const trial = newestTrial(bench.calibrate.trials, 'delay')
-  const delay = (def: typeof onDelay): number =>
-    trial === null ? 0 : Math.max(0, shownNumber(engine.value(def, trial).result) ?? 0)
+  const delay = (def: typeof onDelay): number | null => {
+    const known = trial === null ? null : shownNumber(engine.value(def, trial).result)
+    return known === null ? null : Math.max(0, known)
+  }
   return { acceleration, onDelay: delay(onDelay), offDelay: delay(offDelay) }
 }
 

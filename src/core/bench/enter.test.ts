@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { draggedFact, enterFact, templateFact, type Entry, type FactSpec } from '.'
+import { draggedFact, enterFact, showFact, templateFact, type Entry, type FactSpec } from '.'
 
 const travel: FactSpec = {
   label: 'Travel',
@@ -69,4 +69,10 @@ it('a dragged dimension is rounded to what a hand can set, and assumed', () => {
     value: { value: 354, typed: '354', origin: 'assumed' },
   })
   expect(draggedFact(355, 0.05, travel, 'inch')).toMatchObject({ ok: true, value: { typed: '14', typedUnit: 'in' } })
+})
+
+it('shows a unit once, however it ends', () => {
+  const base = { value: 1, typedUnit: 'mJ/cm2', origin: 'stated', doubt: { kind: 'exact' } } as const
+  expect(showFact({ ...base, typed: '80 mJ/cm2' })).toMatchObject({ text: '80 mJ/cm2', unit: '' })
+  expect(showFact({ ...base, typed: '1e5' })).toMatchObject({ text: '1e5', unit: 'mJ/cm²' })
 })

@@ -13,7 +13,7 @@ export interface ShownFact {
 /** A fact as it is displayed: what was typed, to the letter. */
 export function showFact(fact: Fact): ShownFact {
   if (fact.value === null) return { text: '', unit: unitOf(fact.typedUnit).symbol, plusMinus: null }
-  const unitTyped = /[A-Za-zµμΩ"″°%²³]\s*$/.test(fact.typed)
+  const unitTyped = /(?!e\d+\s*$)[A-Za-zµμΩ"″°%²³][\w/·^*²³]*\s*$/.test(fact.typed)
   const unit = unitTyped ? '' : unitOf(fact.typedUnit).symbol
   const spread =
     fact.doubt.kind === 'standard' && !/±|\+\/?-/.test(fact.typed)

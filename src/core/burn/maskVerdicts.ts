@@ -43,11 +43,12 @@ export const exposureRight = verdict({
   goodFrom: 0,
   stopBelow: -Infinity,
   short: 'look',
-  say: ({ mark, figure }) => {
+  say: ({ mark, margin, figure }) => {
     const why = `It gives ${figure(exposureDose)}, ${figure(exposureRatio)} times what the board is said to want.`
     const next = { words: 'Enter the speed of the exposure', path: 'burns.exposure.speed' }
     if (mark === 'good') return { head: 'The exposure gives the board its dose', why }
     if (mark === 'unknown') return { head: 'Does the exposure give the board its dose?', why: 'Not known yet.', next }
-    return { head: 'The exposure misses the board’s dose', why, next }
+    // More than a whole dose away from once there is too much of it: too little is never further away than that.
+    return { head: margin < -1 ? 'The exposure gives the board too much' : 'The exposure misses the board’s dose', why, next }
   },
 })

@@ -1,5 +1,5 @@
 import { figureOf, NotYet, type View } from '../bench'
-import { bedRange } from '../motion'
+import { bedRange, travelOf } from '../motion'
 import { heightOfGrowth, peakIrradiance, radiusAt, rayleighLength } from '../optics'
 import { aSide, focusOfRamp, isWhole, rampRayleigh, rampWaist, type FocusBench } from './focusFigures'
 
@@ -251,5 +251,44 @@ export const bedGrowth = figure({
     const length = view.figure(rayleigh, axis)
     if (!(length > 0)) throw new NotYet('the Rayleigh length is none')
     return radiusAt({ radius: 1, rayleigh: length }, view.figure(bedRange) / 2) - 1
+  },
+})
+
+/** A place of the bed, mm: how far it lies from the middle of the heights, and by which share the wider side of the spot grows there. */
+export interface BedSpot {
+  readonly x: number
+  readonly y: number
+  readonly height: number
+  readonly growth: number
+}
+
+/** Columns and rows of the map. */
+export const BED_GRID = { columns: 16, rows: 12 } as const
+
+export const bedMap = figure({
+  id: 'calibrate.bedMap',
+  label: 'Growth of the spot over the bed',
+  quantity: 'ratio',
+  formula: 'e(x, y)',
+  symbols: {},
+  source:
+    'Heights between those read weighed by 1/distance² (Shepard 1968, from memory); growth by ISO 11146-1, head set for the middle.',
+  doubt: { none: 'A map; what is judged of it is a figure of its own.' },
+  work(view): readonly BedSpot[] {
+    const range = view.figure(bedRange)
+    const heights = Object.values(view.bench.motion.heights)
+    const least = Math.min(...heights.map((it) => it.height))
+    const length = Math.min(...['x', 'y'].map((axis) => view.figure(rayleigh, axis)))
+    const [wide, high] = [view.figure(travelOf, 'X'), view.figure(travelOf, 'Y')]
+    const { columns, rows } = BED_GRID
+    return Array.from({ length: columns * rows }, (_, k): BedSpot => {
+      const x = (((k % columns) + 0.5) * wide) / columns
+      const y = ((Math.floor(k / columns) + 0.5) * high) / rows
+      const weights = heights.map((it) => 1 / Math.max(1, (it.x - x) ** 2 + (it.y - y) ** 2))
+      const sum = weights.reduce((total, it) => total + it, 0)
+      const there = heights.reduce((total, it, i) => total + it.height * (weights[i] as number), 0) / sum
+      const height = there - least - range / 2
+      return { x, y, height, growth: radiusAt({ radius: 1, rayleigh: length }, height) - 1 }
+    })
   },
 })

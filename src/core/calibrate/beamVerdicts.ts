@@ -72,6 +72,7 @@ export const touchFinds = verdict({
 export const bedInFocus = verdict({
   id: 'calibrate.bedInFocus',
   ...FOCUS,
+  part: 'bed',
   margin: bedRoom,
   when: ({ motion }) => Object.keys(motion.heights).length > 0,
   say: ({ mark, figure }) => {

@@ -42,6 +42,30 @@ export const MATERIALS = {
   unknown: never('anything unknown', 'what it gives off is unknown'),
 } as const satisfies Record<string, Material>
 
+/** What makes the mark on a material that is coated, and what to beware of (common practice). */
+export const COATED: Readonly<Partial<Record<keyof typeof MATERIALS, { readonly makes: string; readonly beware: string }>>> = {
+  anodised: {
+    makes:
+      'The dye in the layer is bleached: the mark is lighter than the face, so ask for a tone above the bare one. Lines at half to three quarters of the spot (common practice).',
+    beware:
+      'Where the layer is burnt through, bare metal throws the beam back. The face is gloss: eyewear and a closed shield, always.',
+  },
+  coatedSteel: {
+    makes:
+      'The marking coat is fused onto the steel; what was not burnt is washed off. Too little light wipes off with it: try again slower.',
+    beware: 'The coat’s fume and dust come first on its data sheet. Beside the coat the steel throws the beam back.',
+  },
+  glass: {
+    makes: 'A dark coat takes the light and heats the face until it crazes. Wet paper over it takes heat away.',
+    beware:
+      'Shards: glass flakes and may break when it cools, wear goggles against splinters too, and wipe it wet. Bare glass lets the beam through, onto what lies beneath.',
+  },
+  clearAcrylic: {
+    makes: 'Dark paint or paper under or on it takes the light; the acrylic itself passes a blue beam.',
+    beware: 'The beam goes on through it: what lies beneath is burnt, and a smooth bed throws it back.',
+  },
+}
+
 export type MaterialId = keyof typeof MATERIALS
 export const MATERIAL_IDS = Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]
 

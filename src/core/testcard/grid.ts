@@ -22,7 +22,7 @@ export interface Cell extends CellSetting {
 }
 
 /** Decimals that a value of a kind is kept with. */
-const DECIMALS: Readonly<Record<CardVariable, number>> = { power: 3, speed: 1, pitch: 3, passes: 0, focus: 2 }
+const DECIMALS: Readonly<Record<CardVariable, number>> = { power: 2, speed: 1, pitch: 3, passes: 0, focus: 2 }
 
 /**
  * Values of one side of a card: in equal ratios, or in equal steps for passes and focus. @param count 1 or more.

@@ -9,16 +9,16 @@ import { letters } from './lettering'
 export interface CardMachine {
   /** mm/s². */
   readonly acceleration: number
-  /** Seconds by which the light comes and goes behind its word; lines begin and end as much earlier. */
-  readonly onDelay: number
-  readonly offDelay: number
+  /** Seconds by which the light comes and goes behind its word; lines begin and end as much earlier. Null: nobody has measured it. */
+  readonly onDelay: number | null
+  readonly offDelay: number | null
 }
 
 /** Dark modules of a code, rows from the top. */
 export type Modules = readonly (readonly boolean[])[]
 
 /** Lines of a mark, of a module: no further apart than this, mm. */
-const HATCH = 0.14
+const HATCH = 0.16
 
 /**
  * The program of a card: marks, code and words with what burns darkest on it, then the cells, spread. Scan lines all go one way,
@@ -30,7 +30,7 @@ const HATCH = 0.14
 export function cardSteps(card: CardShape, modules: Modules, machine: CardMachine): readonly Step[] {
   const layout = layoutCard(card)
   const writer = new CardWriter(card, machine)
-  const darkest = markSetting(card)
+  const darkest = markSetting(card, machine)
   writer.remark(`Test card ${card.code}`)
   writer.lift(darkest.focus)
   for (const { x, y } of layout.marks) writer.hatch(markRuns(x, y), darkest)
@@ -48,12 +48,23 @@ export function cardSteps(card: CardShape, modules: Modules, machine: CardMachin
   return writer.end()
 }
 
-/** What marks, code and words are burnt with: the most light of the card, in one pass. @throws {RangeError} where its values cannot be. */
-export function markSetting(card: CardShape): CellSetting {
+/** Where the delay is not known, marks and code are burnt no faster, mm/s: fifteen milliseconds shift an edge by a quarter of a module. */
+const SLOW = 10
+/** Less power than this may be no light at all (common practice). */
+const SURELY_LIGHT = 0.5
+
+/**
+ * What marks, code and words are burnt with: the most light of the card, in one pass; slower, with less power, where nobody knows how
+ * late the light comes. @throws {RangeError} where its values cannot be.
+ */
+export function markSetting(card: CardShape, machine: CardMachine): CellSetting {
   const { columns, rows } = axesOfCard(card)
   const of = (kind: 'power' | 'speed', pick: (...numbers: number[]) => number): number =>
     card.across === kind ? pick(...columns) : card.up === kind ? pick(...rows) : card[kind]
-  return { power: of('power', Math.max), speed: of('speed', Math.min), pitch: HATCH, passes: 1, focus: card.focus }
+  const [power, speed] = [of('power', Math.max), of('speed', Math.min)]
+  const common = { pitch: HATCH, passes: 1, focus: card.focus }
+  if (machine.onDelay !== null || speed <= SLOW) return { power, speed, ...common }
+  return { power: Math.min(power, Math.max(SURELY_LIGHT, (power * SLOW) / speed)), speed: SLOW, ...common }
 }
 
 /** A scan line with its lit pieces from the left, mm on the card. */
@@ -130,7 +141,8 @@ class CardWriter {
   private fly({ pieces, y }: Run, { speed, power }: CellSetting): void {
     const first = pieces[0]
     if (first === undefined) return
-    const { acceleration, onDelay, offDelay } = this.machine
+    const { acceleration } = this.machine
+    const [onDelay, offDelay] = [this.machine.onDelay ?? 0, this.machine.offDelay ?? 0]
     const { originX, originY } = this.card
     const run = runUp(speed, acceleration)
     const at = originY + y
@@ -161,20 +173,28 @@ class CardWriter {
   }
 }
 
+/** Scan lines of all marks and of the code, and how wide they are in the middle, mm. */
+const MARK_LINES = { count: (7 * 2 * MARK.outer + MODULE * 21) / HATCH, wide: 7 } as const
+/** Seconds to go back and begin the next line. */
+const BACK = 0.3
+
 /**
- * Seconds that cells take, with a minute for marks and code. @param side Of a cell, mm. @throws {RangeError} where a run-up cannot be.
- * Valid: a rough sum, without the ways between cells. Source: lines·(w/v + 2·run/v) (common practice).
- * @example cardSeconds([{ speed: 50, pitch: 0.1, passes: 1 }], 5, { acceleration: 1000, onDelay: 0, offDelay: 0 }) // 71.75
+ * Seconds that a card takes. @param marks What its marks are burnt with. @param side Of a cell, mm.
+ * @throws {RangeError} where a run-up cannot be.
+ * Valid: a rough sum, without the ways between cells. Source: lines·(w/v + 2·run/v + the way back) (common practice).
+ * @example cardSeconds([{ speed: 50, pitch: 0.1, passes: 1 }], { speed: 20 }, 5, { acceleration: 1000, onDelay: 0, offDelay: 0 }) // 290.0
  */
 export function cardSeconds(
   cells: readonly Pick<CellSetting, 'speed' | 'pitch' | 'passes'>[],
+  marks: Pick<CellSetting, 'speed'>,
   side: number,
   { acceleration }: CardMachine,
 ): number {
-  return cells.reduce((sum, { speed, pitch, passes }) => {
-    const lines = Math.max(1, Math.round(side / pitch)) * passes
-    return sum + lines * (side / speed + (2 * runUp(speed, acceleration)) / speed)
-  }, 60)
+  const lineSeconds = (wide: number, speed: number): number => (wide + 2 * runUp(speed, acceleration)) / speed + BACK
+  return cells.reduce(
+    (sum, { speed, pitch, passes }) => sum + Math.max(1, Math.round(side / pitch)) * passes * lineSeconds(side, speed),
+    MARK_LINES.count * lineSeconds(MARK_LINES.wide, marks.speed),
+  )
 }
 
 /**
@@ -183,5 +203,5 @@ export function cardSeconds(
  * @example cardRoom(100, { acceleration: 1000, onDelay: 0.01, offDelay: 0 }) // 6.9
  */
 export function cardRoom(fastest: number, { acceleration, onDelay }: CardMachine): number {
-  return Math.max(0, runUp(fastest, acceleration) + fastest * onDelay - GAP)
+  return Math.max(0, runUp(fastest, acceleration) + fastest * (onDelay ?? 0) - GAP)
 }

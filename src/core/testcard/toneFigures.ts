@@ -71,6 +71,11 @@ function settingOf(view: View<CutBench>, id: string): ToneSetting {
   return found
 }
 
+/** A share as it is commanded: to a thousandth of full power. */
+function commandable(share: number): number {
+  return Math.round(share * 1000) / 1000
+}
+
 /** A setting of the machine for a tone. */
 export interface ToneRow {
   readonly tone: number
@@ -99,7 +104,13 @@ export const toneSetting = figure({
     const speed = Math.max(learnt.speeds[0], speedKept(found.speed))
     const dose = doseForTone(learnt.law, ask.tone, speed) ?? found.dose
     const light = Math.min(1, (dose * speed * ask.pitch) / (ask.watts * ask.passes))
-    return { tone: ask.tone, power: lightByPower(view).shareFor(light), speed, dose, u: toneAt(learnt, dose, speed).u }
+    return {
+      tone: ask.tone,
+      power: commandable(lightByPower(view).shareFor(light)),
+      speed,
+      dose,
+      u: toneAt(learnt, dose, speed).u,
+    }
   },
 })
 
@@ -200,7 +211,15 @@ export const toneTable = figure({
       const dose = doseForTone(learnt.law, tone, speed)
       if (dose === null) return []
       const light = (dose * speed * ask.pitch) / (ask.watts * ask.passes)
-      return [{ tone, power: lightByPower(view).shareFor(Math.min(1, light)), speed, dose, u: toneAt(learnt, dose, speed).u }]
+      return [
+        {
+          tone,
+          power: commandable(lightByPower(view).shareFor(Math.min(1, light))),
+          speed,
+          dose,
+          u: toneAt(learnt, dose, speed).u,
+        },
+      ]
     })
   },
 })

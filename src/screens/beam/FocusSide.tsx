@@ -1,5 +1,4 @@
 import {
-  bedGrowth,
   depthOfFocus,
   gapAtFocus,
   gaugeOff,
@@ -56,10 +55,6 @@ export function FocusSide() {
         {(['x', 'y'] as const).map((it) => (
           <FigureRow key={it} def={rayleigh} args={[it]} label={`Rayleigh length, across ${it.toUpperCase()}`} />
         ))}
-        {has.heights &&
-          (['x', 'y'] as const).map((it) => (
-            <FigureRow key={it} def={bedGrowth} args={[it]} label={`Grows over the bed, across ${it.toUpperCase()}`} />
-          ))}
       </Panel>
     </Side>
   )

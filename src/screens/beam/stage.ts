@@ -6,6 +6,7 @@ export const beam = stage({
   question: 'Where is focus, how big is the spot, what does 40 % really give?',
   parts: [
     { id: 'focus', name: 'Focus' },
+    { id: 'bed', name: 'Bed' },
     { id: 'light', name: 'Light', domains: ['calibrate', 'trials', 'light'] },
   ],
   domains: ['optics', 'motion', 'mechanics', 'beam'],

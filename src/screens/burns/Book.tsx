@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { BookMaterial } from '../../core/burn'
 import type { Bench } from '../../core/document'
-import { MATERIALS, whyNotBurnt, type MaterialId } from '../../core/safety'
+import { COATED, MATERIALS, whyNotBurnt, type MaterialId } from '../../core/safety'
 import { addMaterial, choose, DONE, isDone, removeMaterial, renameMaterial, setMaterialKind, type Told } from '../../state'
 import { FactField, Findings, Panel, PlainField, TakeAway } from '../../ui'
 
@@ -56,6 +56,7 @@ export function Book({ bench, shown }: { readonly bench: Bench; readonly shown: 
 export function About({ id, material }: { readonly id: string; readonly material: BookMaterial }) {
   const against = whyNotBurnt(material.kind)
   const known = material.kind in MATERIALS ? MATERIALS[material.kind as MaterialId] : null
+  const coated = COATED[material.kind as MaterialId]
   return (
     <Panel title={`Given, ${material.name}`}>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2 py-1 text-[14px]">
@@ -86,6 +87,11 @@ export function About({ id, material }: { readonly id: string; readonly material
         </p>
       )}
       {known?.burning === 'condition' && <p className="py-1 text-[13.5px] text-second">On a condition: {known.why}.</p>}
+      {coated !== undefined && (
+        <p className="max-w-[46rem] py-1 text-[13.5px] text-second">
+          {coated.makes} <strong className="font-[650] text-ink">Beware.</strong> {coated.beware}
+        </p>
+      )}
       {material.kind === '' && (
         <p className="py-1 text-[13.5px] text-second">
           Say what it is: what nobody knows is not burnt, and no program is handed out until then.

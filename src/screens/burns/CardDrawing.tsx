@@ -118,7 +118,7 @@ function Straight({ bitmap }: { readonly bitmap: ImageBitmap | null }) {
 
 /** A colour of the material for an L*: wood stays warm. */
 function lab(tone: number): string {
-  return `lab(${Math.round(tone)}% 4 14)`
+  return `lab(${Math.round(tone)}% 3 16)`
 }
 
 /** Marks, code and words as they are burnt. */

@@ -57,7 +57,7 @@ export function CardValue(props: {
     <PlainField
       label={symbol === '' ? label : `${label}, ${symbol}`}
       value={String(Number(fromCore(value, unit).toPrecision(4)))}
-      className="w-24"
+      className="w-20"
       keep={read}
     />
   )

@@ -29,7 +29,7 @@ export function ExposePlate() {
   const wide = 100 / STEPS
   return (
     <figure className="m-0 mt-3" data-plate="The step wedge">
-      <svg viewBox="0 0 100 31" className="keep-together w-full" role="img" aria-label={wedgeSays(held, wanted)}>
+      <svg viewBox="0 0 100 27" className="keep-together w-full" role="img" aria-label={wedgeSays(held, wanted)}>
         {Array.from({ length: STEPS }, (_, k) => k).map((k) => {
           const isHeld = held !== null && k <= held
           return (
@@ -67,12 +67,12 @@ export function ExposePlate() {
             <path d={`M${(wanted + 1) * wide} 2.4V23.4`} stroke="var(--ink)" strokeWidth={0.2} strokeDasharray="0.8 0.5" />
           </g>
         )}
-        <text x={0} y={30} fontSize={2} fill="var(--second)">
-          {held === null
-            ? 'Upper row: the wedge. Lower row: the board, not developed yet. Below: mJ/cm² behind each step.'
-            : 'Upper row: the wedge. Lower row, filled: what held on the board. Dashed: the step that shall hold last. Below: mJ/cm².'}
-        </text>
       </svg>
+      <figcaption className="text-[12.5px] text-second">
+        {held === null
+          ? 'Upper row: the wedge. Lower row: the board, not developed yet. Below: mJ/cm² behind each step.'
+          : 'Upper row: the wedge. Lower row, filled: what held on the board. Dashed: the step that shall hold last. Below: mJ/cm² behind each step.'}
+      </figcaption>
     </figure>
   )
 }

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { BookMaterial, CardVariable } from '../../core/burn'
 import type { Bench } from '../../core/document'
 import { whyNotBurnt } from '../../core/safety'
-import { cardSeconds, cardCells, layoutCard } from '../../core/testcard'
+import { cardCells, cardSeconds, layoutCard, markSetting } from '../../core/testcard'
 import { displayUnit, sayQuantity } from '../../core/units'
 import {
   cardShown,
@@ -19,14 +19,18 @@ import {
   planCard,
   readCardPicture,
   readStandInCard,
+  seeCardBurnt,
+  stopBurning,
   stopReading,
+  useBurnSeen,
   useBenchStore,
   useCardPictures,
   useMachine,
   useSession,
+  type CardPlan,
   type Told,
 } from '../../state'
-import { FactField, FileButton, Findings, NumberField, Panel, SelectOf, Sentence, TakeAway, useUnits } from '../../ui'
+import { FactField, FileButton, Findings, NumberField, Panel, SelectOf, Sentence, StageLink, TakeAway, useUnits } from '../../ui'
 import { HandOut } from '../../ui/HandOut'
 import { About, Book } from './Book'
 import { CardValue, VARIABLE_WORDS } from './CardValue'
@@ -179,7 +183,7 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
         </div>
       )}
       <Findings findings={said} />
-      <div className="grid gap-x-6 gap-y-2 py-1 text-[14px] sm:grid-cols-2">
+      <div className="grid gap-y-2 py-1 text-[14px]">
         <SideOf bench={bench} side="across" keep={keep} look={look} />
         <SideOf bench={bench} side="up" keep={keep} look={look} />
       </div>
@@ -204,12 +208,29 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
             {sayQuantity(Math.round(layoutCard(plan.value.card).height), null, length)} of scrap, its lower left corner at X{' '}
             {sayQuantity(plan.value.card.originX, null, length)}, Y {sayQuantity(plan.value.card.originY, null, length)};{' '}
             {columns * rows} cells in an order that spreads the heat, about{' '}
-            {Math.ceil(cardSeconds(cardCells(plan.value.card), card.cell, plan.value.machine) / 60)} min. Marks, number and code
-            are burnt first, with the most light of the card.
+            {Math.ceil(
+              cardSeconds(
+                cardCells(plan.value.card),
+                markSetting(plan.value.card, plan.value.machine),
+                card.cell,
+                plan.value.machine,
+              ) / 60,
+            )}{' '}
+            min. Marks, number and code are burnt first, with the most light of the card.
           </p>
+          {plan.value.machine.onDelay === null && (
+            <p className="py-1 text-[13px] text-second">
+              How late the light comes nobody has measured here: marks and code are burnt slowly for that.{' '}
+              <StageLink stage="controller" part="delay">
+                Measure the delay
+              </StageLink>
+              , and the card is burnt faster.
+            </p>
+          )}
           <Sentence>
             The corner of the scrap lies at X <FactField path="calibrate.startX" />, Y <FactField path="calibrate.startY" />.
           </Sentence>
+          <SeeBurnt bench={bench} id={id} plan={plan.value} look={look} />
           <HandOut
             key={JSON.stringify(card)}
             name={`test card ${code}`}
@@ -236,6 +257,36 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
         <Findings findings={plan.findings} />
       )}
     </Panel>
+  )
+}
+
+/** The card burnt on the screen first: its program, through the beam as it is known, into a map of dose. */
+function SeeBurnt(props: { readonly bench: Bench; readonly id: string; readonly plan: CardPlan; readonly look: () => void }) {
+  const { bench, id, plan, look } = props
+  const share = useBurnSeen((it) => it.share)
+  const [said, say] = useState<Told>(DONE)
+  const see = (): void => {
+    look()
+    say(DONE)
+    document.querySelector('[data-plate]')?.scrollIntoView({ block: 'nearest' })
+    void seeCardBurnt(withoutWait(bench), id, plan).then(say)
+  }
+  return (
+    <div className="no-print flex flex-wrap items-center gap-3 py-1">
+      {share === null ? (
+        <button type="button" className="button" onClick={see}>
+          See it burnt on the screen
+        </button>
+      ) : (
+        <>
+          <progress className="w-40" max={1} value={share} aria-label="Burning on the screen" />
+          <button type="button" className="button" onClick={stopBurning}>
+            Give it up
+          </button>
+        </>
+      )}
+      <Findings findings={said} />
+    </div>
   )
 }
 
@@ -279,7 +330,7 @@ function SideOf(props: {
         whole
         above
         value={card[count]}
-        className="w-16"
+        className="w-14"
         keep={(value) => keep({ [count]: value ?? 1 })}
       />
       <Findings findings={said} />

@@ -13,7 +13,7 @@ export function TonePlate() {
   const id = useMaterial()
   const shown = useShownCard(id)
   const faces = useFaces(id, shown, useUnits())
-  const straight = useStraight(shown?.id ?? null)
+  const straight = useStraight(shown)
   const picked = usePickedCell()
   const cardId = useSession((it) => it.cardId)
   useEffect(() => pickCell(null), [cardId, id])
@@ -38,7 +38,9 @@ export function TonePlate() {
         />
         <figcaption className="mt-1 text-[12.5px] text-second">
           {shown.id === null
-            ? 'The card that is designed below; tones are expected ones where the material is known.'
+            ? straight === null
+              ? 'The card that is designed below; tones are expected ones where the material is known.'
+              : 'The card that is designed below, burnt on the screen: corners, line ends and delays as they are known here.'
             : `Card ${shown.card.code}${straight === null ? ', tones as read' : ', as its picture shows it, tones as read'}; in L*. Press a cell to correct it.`}
         </figcaption>
       </figure>

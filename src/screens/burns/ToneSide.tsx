@@ -57,7 +57,7 @@ function Table({ id }: { readonly id: string }) {
               <span
                 aria-hidden
                 className="mr-2 inline-block h-3 w-5 border border-rule align-[-1px]"
-                style={{ background: `lab(${Math.round(it.tone)}% 4 14)` }}
+                style={{ background: `lab(${Math.round(it.tone)}% 3 16)` }}
               />
               {it.tone.toFixed(0)}
             </td>

@@ -3,7 +3,7 @@ import type { CardShape } from '../../core/burn'
 import type { Bench } from '../../core/document'
 import { cardCells, lightness, luminanceOf, toneAt, toneLaw } from '../../core/testcard'
 import { displayUnit, fromCore, unitOf, type UnitSystem } from '../../core/units'
-import { cardShown, engineOf, useBenchStore, useCardPictures, useSession } from '../../state'
+import { cardShown, designOf, engineOf, useBenchStore, useBurnSeen, useCardPictures, useSession } from '../../state'
 import type { CellFace } from './CardDrawing'
 import { sayVariable } from './CardValue'
 
@@ -75,9 +75,12 @@ function facesOf(bench: Bench, materialId: string, { id, card, bare }: ShownCard
   )
 }
 
-/** The card as its picture showed it; null where none was read while this page lives. */
-export function useStraight(cardId: string | null): ImageBitmap | null {
-  return useCardPictures(({ pictures }) => (cardId === null ? null : (pictures[cardId] ?? null)))
+/** The card as its picture showed it, or as it was burnt on the screen; null where neither was done while this page lives. */
+export function useStraight(shown: ShownCard | null): ImageBitmap | null {
+  const read = useCardPictures(({ pictures }) => (shown?.id == null ? null : (pictures[shown.id] ?? null)))
+  const burnt = useBurnSeen()
+  if (shown === null || shown.id !== null) return read
+  return burnt.of === designOf(shown.card) ? burnt.picture : null
 }
 
 /** What each cell of a card shows of its depth. */

@@ -1,0 +1,117 @@
+import * as Comlink from 'comlink'
+import { create } from 'zustand'
+import { shownNumber } from '../core/bench'
+import type { CardShape, ToneLaw } from '../core/burn'
+import { curvePoints, outOfFocus, rayleigh, waist } from '../core/calibrate'
+import { machineLimits, type Bench } from '../core/document'
+import { cardCells, layoutCard, toneLaw } from '../core/testcard'
+import type { BurnAsk, BurnWorker } from '../workers/burn.worker'
+import type { CardPlan } from './cards'
+import { engineOf } from './evaluate'
+import { writeThroughCard } from './scaleRun'
+import { DONE, told, type Told } from './told'
+
+/** How a sheet darkens of which nothing was read (common practice). */
+const USUAL: Omit<ToneLaw, 'bare'> = { darkest: 22, from: 0.2, by: 0.9, bySpeed: 0.1 }
+/** Side of a cell of the map, mm. */
+const PITCH = 0.1
+
+/** The burn that is simulated, and the card as it came out of it. */
+interface Seen {
+  /** Share that is done; null while nothing is burnt. */
+  readonly share: number | null
+  readonly picture: ImageBitmap | null
+  /** The design that it shows. */
+  readonly of: string
+}
+
+export const useBurnSeen = create<Seen>()(() => ({ share: null, picture: null, of: '' }))
+
+let at: Comlink.Remote<BurnWorker> | null = null
+
+function remote(): Comlink.Remote<BurnWorker> {
+  at ??= Comlink.wrap<BurnWorker>(new Worker(new URL('../workers/burn.worker.ts', import.meta.url), { type: 'module' }))
+  return at
+}
+
+/** A card that is designed, as one word: what a simulated burn of it is known by. */
+export function designOf(card: CardShape): string {
+  return JSON.stringify({ ...card, code: '', order: 0, at: '', originX: 0, originY: 0, cells: 0 }, Object.keys(card).sort())
+}
+
+/** Burns a card that is designed into a map of dose and shows what its tones come to. @returns What stands in the way. */
+export async function seeCardBurnt(bench: Bench, materialId: string, { card, machine, steps }: CardPlan): Promise<Told> {
+  const ask = askOf(bench, materialId, card, machine)
+  if (typeof ask === 'string') return told(ask)
+  const written = writeThroughCard(bench, steps())
+  if (!written.ok) return written.findings
+  useBurnSeen.setState({ share: 0 })
+  try {
+    const seen = await remote().burn(
+      { ...ask, text: written.value },
+      Comlink.proxy((share: number) => useBurnSeen.setState({ share })),
+    )
+    if (seen === null) return told('It was given up.')
+    if (!seen.ok) return seen.findings
+    useBurnSeen.setState({ picture: seen.value.picture, of: designOf(card) })
+    return DONE
+  } catch {
+    at = null
+    return told('The burn could not be worked: the memory of this browser may be full. Make the card smaller.')
+  } finally {
+    useBurnSeen.setState({ share: null })
+  }
+}
+
+/** Gives a simulated burn up. */
+export function stopBurning(): void {
+  void at?.giveUp()
+}
+
+function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardPlan['machine']): Omit<BurnAsk, 'text'> | string {
+  const engine = engineOf(bench)
+  const limits = machineLimits(engine)
+  const watts = bench.optics.power.value
+  const fullS = bench.electrical.fullPower.value
+  const side = (axis: 'x' | 'y') => {
+    const [radius, length] = [engine.value(waist, axis), engine.value(rayleigh, axis)].map((it) => shownNumber(it.result))
+    const order = bench.optics.flatAlong.chosen === axis ? (bench.optics.flatOrder.value ?? 6) : 2
+    return radius == null || length == null ? null : { radius, rayleigh: length, order }
+  }
+  const [x, y] = [side('x'), side('y')]
+  if (limits === null) return 'Speeds and accelerations of the machine are not known: enter them on Motion first.'
+  if (watts === null || fullS === null) return 'Optical power and full power word are not known: enter them on Power first.'
+  if (x === null || y === null) return 'The spot is not known: enter it on Beam, or burn a focus ramp.'
+  const curve = engine.value(curvePoints).result
+  const points = curve.known && curve.value.length > 1 ? curve.value : [{ share: 1, watts }]
+  const sorted = [{ share: 0, watts: 0 }, ...points.filter((it) => it.share > 0)].sort((p, q) => p.share - q.share)
+  const most = Math.max(...sorted.map((it) => it.watts))
+  const law = engine.value(toneLaw, materialId).result
+  const bare = bench.burns.materials[materialId]?.bareTone.value ?? 78
+  const { width, height } = layoutCard(card)
+  const { originX: left, originY: bottom } = card
+  return {
+    limits,
+    light: {
+      fullS,
+      shares: sorted.map((it) => it.share),
+      watts: sorted.map((it) => (it.watts * watts) / most),
+      pulsesHz: null,
+      onDelay: machine.onDelay ?? 0,
+      offDelay: machine.offDelay ?? 0,
+    },
+    beam: { x, y, turnRad: 0 },
+    surface: shownNumber(engine.value(outOfFocus).result) ?? 0,
+    passes: 1,
+    box: { left, bottom, right: left + width, top: bottom + height },
+    pitch: PITCH,
+    tone: law.known ? law.value.law : { ...USUAL, bare },
+    speed: middleSpeed(card),
+  }
+}
+
+/** The speed in the middle of a card's, by ratios: doses of a map do not say how fast they were given. */
+function middleSpeed(card: CardShape): number {
+  const speeds = cardCells(card).map((it) => it.speed)
+  return Math.sqrt(Math.min(...speeds) * Math.max(...speeds))
+}

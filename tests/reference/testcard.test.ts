@@ -12,11 +12,26 @@ import {
   readTestCard,
   spreadCells,
   cardCells,
+  cardSteps,
   srgbOfLinear,
   widthOfLetters,
   type CodeReader,
 } from '../../src/core/testcard'
-import { between, drawTone, photograph, seeded, slownessOf, STEADY, surfaceOf, toneOf, type Shot } from '../../src/core/workshop'
+import { PLAIN_CARD, writeProgram } from '../../src/core/gcode'
+import {
+  between,
+  createStandIn,
+  drawHidden,
+  drawTone,
+  lightShare,
+  photograph,
+  seeded,
+  slownessOf,
+  STEADY,
+  surfaceOf,
+  toneOf,
+  type Shot,
+} from '../../src/core/workshop'
 import { lightOfCell } from '../../src/core/testcard'
 import { fallsOf, modulesOf, sampleCard } from '../cardPicture'
 
@@ -194,6 +209,41 @@ describe(`${SHEETS * 10} pictures of burnt cards`, () => {
     expect(off[off.length >> 1]).toBeLessThan(1.5)
     expect(within / off.length).toBeGreaterThan(0.95)
   }, 600_000)
+})
+
+describe('a card burnt on the stand-in', () => {
+  it('is read from its camera, code and all, whether its delay was measured or not; the head lifted, the tones change', () => {
+    const number = 16175
+    const spec = { nominalSteps: { x: 80, y: 80 }, travel: { x: 430, y: 310 }, power: 5.5 }
+    const { on, off } = drawHidden(number, spec).delay
+    const tone = drawTone(number)
+    const tonesOf = (onDelay: number | null, offDelay: number | null, focus = 0): readonly number[] => {
+      const card = sampleCard({ columns: 2, rows: 2, upFrom: 20, upTo: 60, acrossFrom: 0.5, originX: 20, originY: 12, focus })
+      const machine = createStandIn({ spec, number, say: () => undefined })
+      const steps = cardSteps(card, modulesOf(card.code), { acceleration: 500, onDelay, offDelay })
+      const text = writeProgram(steps, { ...PLAIN_CARD, afterOn: 0 })
+      if (!text.ok) throw new Error(text.findings[0]?.message)
+      const lines = text.value.split('\n').filter((it) => it !== '')
+      lines.forEach((line, i) => machine.receive(`${i + 1} load ${line}`))
+      machine.receive('0 run')
+      machine.advance(Infinity)
+      const sheet = surfaceOf(machine.falls, tone, 0.08)!
+      const read = readTestCard(photograph(sheet, STEADY, seeded(3)), card, tone.bare, readCode)
+      if (!read.ok) throw new Error(read.findings[0]?.message)
+      expect(read.findings).toEqual([])
+      return read.value.cells.map((it) => it.tone!)
+    }
+    const [known, unknown, lifted] = [tonesOf(on, off), tonesOf(null, null), tonesOf(on, off, 6)]
+    // Dose by the light that the head really gives; what the sheet makes of it is its own.
+    const cells = cardCells(sampleCard({ columns: 2, rows: 2, upFrom: 20, upTo: 60, acrossFrom: 0.5 }))
+    cells.forEach((cell, i) => {
+      const truth = toneOf(tone, 5.5 * lightOfCell(cell, lightShare(cell.power, number)) * slownessOf(tone, cell.speed))
+      expect(Math.abs(known[i]! - truth)).toBeLessThan(2.5)
+      expect(Math.abs(unknown[i]! - truth)).toBeLessThan(2.5)
+    })
+    // Out of focus the same light is spread: lines run into one another, and the dose of an area stays.
+    lifted.forEach((it, i) => expect(Math.abs(it - known[i]!)).toBeLessThan(6))
+  }, 60_000)
 })
 
 describe('pictures that cannot be read', () => {

@@ -1,5 +1,6 @@
 export * from './cardSlice'
 export * from './cutLearning'
+export * from './dither'
 export * from './domain'
 export * from './dose'
 export * from './exposureFigures'

@@ -51,16 +51,25 @@ function limit(of: 'cut' | 'marked', id: string, label: string, symbol: string) 
 export const maskTapeLimit = limit('cut', 'burn.maskTapeLimit', 'Speed at which one of two lines cuts the tape', 't')
 export const maskMarkLimit = limit('marked', 'burn.maskMarkLimit', 'Speed at which one of two lines marks what lies beneath', 'm')
 
-/** Energies that are looked through for the best, between far below and far above both limits. */
-const PLACES = 240
+/** Energies that are looked through for the best, between far below and far above both limits, and turns that part the best of them. */
+const [PLACES, TURNS] = [36, 12]
 
 /** The energy at which both hold with the greatest chance, and that chance. */
 function bestOf(view: View<CutBench>, id: string): { readonly energy: number; readonly chance: number } {
   const [tape, beneath] = [learntOf(view, id, 'cut'), learntOf(view, id, 'marked')]
   const [low, high] = [Math.min(tape.mean, beneath.mean) - 1, Math.max(tape.mean, beneath.mean) + 1]
-  return Array.from({ length: PLACES + 1 }, (_, i) => Math.exp(low + ((high - low) * i) / PLACES))
-    .map((energy) => ({ energy, chance: tape.chance(energy) * (1 - beneath.chance(energy)) }))
-    .reduce((best, it) => (it.chance > best.chance ? it : best))
+  const chanceAt = (log: number): number => tape.chance(Math.exp(log)) * (1 - beneath.chance(Math.exp(log)))
+  const step = (high - low) / PLACES
+  const places = Array.from({ length: PLACES + 1 }, (_, i) => low + step * i)
+  const best = places.map((log) => ({ log, chance: chanceAt(log) })).reduce((p, q) => (q.chance > p.chance ? q : p)).log
+  let [a, b] = [best - step, best + step]
+  for (let turn = 0; turn < TURNS; turn++) {
+    const [p, q] = [a + (b - a) / 3, b - (b - a) / 3]
+    if (chanceAt(p) < chanceAt(q)) a = p
+    else b = q
+  }
+  const log = (a + b) / 2
+  return { energy: Math.exp(log), chance: chanceAt(log) }
 }
 
 /** Chance over the energy that a line cuts the tape and leaves what lies beneath alone. @throws {NotYet} where either is not known. */

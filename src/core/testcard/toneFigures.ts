@@ -1,5 +1,6 @@
 import { figureOf, NotYet, type OwnDoubt, type View } from '../bench'
-import { aMaterial, doseForTone, lightByPower, speedKept, type CutBench } from '../burn'
+import { aMaterial, doseForTone, dotShare, lightByPower, speedKept, type CutBench } from '../burn'
+import { luminanceOf } from './colour'
 import { isInPlace, patchesOf, type Patch } from './patches'
 import { LEAST_PATCHES, learnTone, toneAt, type ToneLearnt } from './toneLearning'
 import { nextCard, settingForTone, type NoTone, type SmallCard, type ToneAsk, type ToneSetting } from './toneWanted'
@@ -192,6 +193,12 @@ export const greysTold = figure({
 /** Tones of the table from light to dark. */
 const TABLE = 8
 
+/** A grey of a picture: by power, or by dots of the darkest that was tried. */
+export interface GreyRow extends ToneRow {
+  /** Share of the area that such dots cover, 0…1. */
+  readonly dots: number
+}
+
 export const toneTable = figure({
   id: 'testcard.toneTable',
   of: aMaterial,
@@ -199,14 +206,16 @@ export const toneTable = figure({
   quantity: 'lightness',
   formula: 's(L^*)',
   symbols: {},
-  source: 'The law, solved, at the speed of the wanted tone: grey by power, for pictures. Evenly in L* over what was tried.',
+  source:
+    'The law, solved, at the speed of the wanted tone: grey by power. Evenly in L* over what was tried. Dots by Murray and Davies 1936 (from memory).',
   doubt: { none: 'A table; each tone has the ± of a patch.' },
-  work(view, id: string): readonly ToneRow[] {
+  work(view, id: string): readonly GreyRow[] {
     const ask = askOf(view, id)
     const learnt = view.figure(toneLaw, id)
     const speed = view.figure(toneSetting, id).speed
     const doseOf = (light: number): number => (light * ask.watts * ask.passes) / (speed * ask.pitch)
     const [lightest, darkest] = [ask.least, ask.most].map((it) => toneAt(learnt, doseOf(it), speed).tone) as [number, number]
+    const [bare, dot] = [learnt.law.bare, darkest].map(luminanceOf) as [number, number]
     return Array.from({ length: TABLE }, (_, i) => lightest + ((darkest - lightest) * i) / (TABLE - 1)).flatMap((tone) => {
       const dose = doseForTone(learnt.law, tone, speed)
       if (dose === null) return []
@@ -218,6 +227,7 @@ export const toneTable = figure({
           speed,
           dose,
           u: toneAt(learnt, dose, speed).u,
+          dots: dotShare(luminanceOf(tone), bare, dot),
         },
       ]
     })

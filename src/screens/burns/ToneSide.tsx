@@ -48,6 +48,7 @@ function Table({ id }: { readonly id: string }) {
           <th className="py-1 font-normal">Tone, L*</th>
           <th className="py-1 font-normal">±</th>
           <th className="py-1 font-normal">Power, %</th>
+          <th className="py-1 font-normal">or dots, %</th>
         </tr>
       </thead>
       <tbody className="num">
@@ -63,6 +64,7 @@ function Table({ id }: { readonly id: string }) {
             </td>
             <td className="py-0.5">{(2 * it.u).toFixed(1)}</td>
             <td className="py-0.5">{(it.power * 100).toFixed(1)}</td>
+            <td className="py-0.5">{(it.dots * 100).toFixed(0)}</td>
           </tr>
         ))}
       </tbody>

@@ -2,6 +2,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { timeEngine } from './engine'
 import { timeBurn } from './burn'
+import { timeCard } from './card'
 import { longestBlockTask, longestDragTask, longestHeightTask, longestWireTask, timeDrag } from './drag'
 import { timeEdits } from './edit'
 import { chromium } from '@playwright/test'
@@ -41,6 +42,7 @@ const blockTask = await longestBlockTask(5)
 const wireTask = await longestWireTask(5)
 const heightTask = await longestHeightTask(5)
 const burn = timeBurn(7)
+const cardRead = timeCard(5)
 const partsTask = await longestPartsTask(5)
 const scale = timeScale(15)
 const edit = await timeEdits(15)
@@ -116,6 +118,12 @@ const rows: readonly Row[] = [
     ratio: burn,
     atMost: 4,
     detail: 'median of 7',
+  },
+  {
+    what: 'reading a card from twelve megapixels, to one pass over its bytes',
+    ratio: cardRead,
+    atMost: 30,
+    detail: 'median of 5',
   },
   {
     what: 'longest task of the page while 10,000 parts are taken from a file, to 50 ms',

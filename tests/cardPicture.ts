@@ -23,6 +23,8 @@ export function sampleCard(more: Partial<CardShape> = {}): CardShape {
     passes: 1,
     focus: 0,
     cell: 5,
+    markPower: 1,
+    markSpeed: 20,
     originX: 0,
     originY: 0,
     cells: {},

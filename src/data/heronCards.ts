@@ -31,6 +31,8 @@ export function heronCards(at: string): BookMaterial['cards'] {
       passes: 1,
       focus: 0,
       cell: 5,
+      markPower: 1,
+      markSpeed: 20,
       originX: 20,
       originY: 20,
       cells: Object.fromEntries(

@@ -50,6 +50,8 @@ export function designCard(change: Partial<CardDraft>): Told {
   const whole = (value: number): boolean => Number.isInteger(value) && value >= 1 && value <= 12
   if (!whole(draft.columns) || !whole(draft.rows)) return told('A card has 1 to 12 columns and rows.')
   if (!(draft.cell >= 2 && draft.cell <= 30)) return told('A cell is 2 to 30 mm wide.')
+  if (!(draft.markPower > 0.01 && draft.markPower <= 1)) return told(RANGES.power.words)
+  if (!(draft.markSpeed >= 1 && draft.markSpeed <= 1000)) return told('Marks are burnt at 1 to 1000 mm/s.')
   const wrong = valuesFinding(draft)
   if (wrong !== null) return told(wrong)
   return editBench('the card that is designed', (it) => setAt(it, 'burns.card', draft))

@@ -26,6 +26,21 @@ test('focus is found by a ramp on the stand-in: read, followed, and the material
   await expect(bench.field('optics.gap')).toHaveText(before ?? '')
 })
 
+test('focus is set by a touch plate: its thickness, where the feeler stands, the way to go from the touch', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await page.goto('/bench/heron/beam/focus')
+  // A plate of 10 mm; the feeler stands 2 mm beneath the head; focus of the demo lies 28.7 mm beneath it.
+  await bench.type('optics.plate', '10', { origin: 'stated' })
+  await bench.type('optics.feeler', '2', { origin: 'stated' })
+  const before = await bench.figure('From the touch down to focus').textContent()
+  await expect(bench.figure('From the touch down to focus')).toContainText('mm')
+  await bench.type('optics.feeler', '3', { origin: 'stated' })
+  await expect(bench.figure('From the touch down to focus')).not.toHaveText(before ?? '')
+})
+
 test('a material is put into the book, tried until its limit is known, its speed kept; what is never burnt is not tried', async ({
   bench,
   page,
@@ -36,6 +51,7 @@ test('a material is put into the book, tried until its limit is known, its speed
   await page.goto('/bench/heron/controller/settings')
   await page.getByLabel('Its clock runs').selectOption('at once')
   await page.getByRole('navigation', { name: 'Route' }).getByRole('link', { name: /Burns/ }).click()
+  await bench.part('Cut through')
   await page.getByLabel('Name of a material').fill('Alder plate')
   await page.getByRole('button', { name: 'Put it into the book' }).click()
   await page.getByLabel('What it is').selectOption('vinyl')

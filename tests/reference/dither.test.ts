@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { diffused, DIFFUSIONS, dotShare, ordered, orderedThresholds, type Diffusion } from '../../src/core/burn'
+import { diffusedDots, DIFFUSIONS, dotShare, orderedDots, orderedThresholds, type Diffusion } from '../../src/core/burn'
 
 const even = (value: number, side: number) => ({ width: side, height: side, values: new Float32Array(side * side).fill(value) })
 const share = (dots: Uint8Array): number => dots.reduce((sum, it) => sum + it, 0) / dots.length
@@ -29,7 +29,7 @@ describe('dots for grey', () => {
         fc.constantFrom<Diffusion>('four', 'twelve', 'twelveSharp'),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (way, grey) => {
-          expect(Math.abs(share(diffused(even(grey, 64), way)) - grey)).toBeLessThan(0.02)
+          expect(Math.abs(share(diffusedDots(even(grey, 64), way)) - grey)).toBeLessThan(0.02)
         },
       ),
       { numRuns: 60 },
@@ -39,7 +39,7 @@ describe('dots for grey', () => {
     expect(Array.from(orderedThresholds(2), (it) => it * 16 - 0.5)).toEqual([
       0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5,
     ])
-    for (let k = 0; k <= 16; k++) expect(share(ordered(even(k / 16, 16), 2)) * 16).toBe(k)
+    for (let k = 0; k <= 16; k++) expect(share(orderedDots(even(k / 16, 16), 2)) * 16).toBe(k)
     expect(() => orderedThresholds(0)).toThrow(RangeError)
   })
   it('cover an area by Murray and Davies: half of it for the middle luminance', () => {

@@ -32,6 +32,9 @@ const design = {
   focus: bare({ min: -50, max: 50 }, 0),
   /** Side of a cell. */
   cell: bare({ min: 2, max: 30 }, 5),
+  /** What marks, code and words are burnt with: dark, and not through. */
+  markPower: bare({ above: 0, max: 1 }, 1),
+  markSpeed: bare({ above: 0, max: 2000 }, 20),
 }
 
 /** The card that is being designed. */

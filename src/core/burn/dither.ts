@@ -35,7 +35,7 @@ export interface Darkness {
  * Valid: darknesses 0…1; their mean is kept but for what falls off the edges. Source: the papers named at `DIFFUSIONS` (weights of the
  * handbook of the trade).
  */
-export function diffused({ width, height, values }: Darkness, way: Diffusion): Uint8Array {
+export function diffusedDots({ width, height, values }: Darkness, way: Diffusion): Uint8Array {
   if (values.length !== width * height) throw new RangeError('the picture has not one value a cell')
   const left = Float32Array.from(values)
   const dots = new Uint8Array(values.length)
@@ -78,7 +78,7 @@ export function orderedThresholds(power: number): Float32Array {
  * Dots for wanted darknesses by fixed thresholds. @throws {RangeError} for a power that is not 1…6.
  * Valid: darknesses 0…1; an even one of k/n gives exactly k of n dots. Source: Bayer 1973.
  */
-export function ordered({ width, height, values }: Darkness, power: number): Uint8Array {
+export function orderedDots({ width, height, values }: Darkness, power: number): Uint8Array {
   const side = 2 ** power
   const thresholds = orderedThresholds(power)
   return Uint8Array.from({ length: width * height }, (_, k) => {

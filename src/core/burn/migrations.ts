@@ -24,6 +24,8 @@ export const burnsMigrations: readonly Migration[] = [
         passes: 1,
         focus: 0,
         cell: 5,
+        markPower: 1,
+        markSpeed: 20,
       },
       depthWanted: thenGuess(0.5, '0.5', 'mm'),
       maskPower: thenGuess(0.3, '30', 'percent'),

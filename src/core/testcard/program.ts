@@ -1,7 +1,7 @@
 import { runUp } from '../calibrate'
 import type { CardShape } from '../burn'
 import type { Step } from '../gcode'
-import { axesOfCard, cardCells, spreadCells, type CellSetting } from './grid'
+import { cardCells, spreadCells, type CellSetting } from './grid'
 import { GAP, layoutCard, MARK, MODULE, middleOf, type CardLayout } from './layout'
 import { letters } from './lettering'
 
@@ -21,7 +21,7 @@ export type Modules = readonly (readonly boolean[])[]
 const HATCH = 0.16
 
 /**
- * The program of a card: marks, code and words with what burns darkest on it, then the cells, spread. Scan lines all go one way,
+ * The program of a card: marks, code and words, then the cells, spread. Scan lines all go one way,
  * in full motion.
  * @param modules Of its code; none: without one. @param lift Of the head for the card's own focus, mm.
  * @returns Steps from the card's lower left corner at its origin. @throws {RangeError} where its values cannot be.
@@ -53,15 +53,9 @@ const SLOW = 10
 /** Less power than this may be no light at all (common practice). */
 const SURELY_LIGHT = 0.5
 
-/**
- * What marks, code and words are burnt with: the most light of the card, in one pass; slower, with less power, where nobody knows how
- * late the light comes. @throws {RangeError} where its values cannot be.
- */
+/** What marks, code and words are burnt with: as the card says; slower, with less power, where nobody knows how late the light comes. */
 export function markSetting(card: CardShape, machine: CardMachine): CellSetting {
-  const { columns, rows } = axesOfCard(card)
-  const of = (kind: 'power' | 'speed', pick: (...numbers: number[]) => number): number =>
-    card.across === kind ? pick(...columns) : card.up === kind ? pick(...rows) : card[kind]
-  const [power, speed] = [of('power', Math.max), of('speed', Math.min)]
+  const { markPower: power, markSpeed: speed } = card
   const common = { pitch: HATCH, passes: 1, focus: card.focus }
   if (machine.onDelay !== null || speed <= SLOW) return { power, speed, ...common }
   return { power: Math.min(power, Math.max(SURELY_LIGHT, (power * SLOW) / speed)), speed: SLOW, ...common }

@@ -108,7 +108,7 @@ function shadeOf(picture: Luminance, pose: Pose, layout: CardLayout): Shade | nu
   return { at, u: (spread * Math.sqrt(6)) / Math.sqrt(bare.length) }
 }
 
-/** Middles of the gaps between cells, and a frame of places around them. */
+/** Middles of the gaps between cells and of a frame around them; words keep clear of it. */
 function barePlaces(layout: CardLayout): readonly Spot[] {
   const { cells, cell, columns, rows } = layout
   const step = cell + GAP
@@ -116,10 +116,11 @@ function barePlaces(layout: CardLayout): readonly Spot[] {
   for (let row = 0; row <= rows; row++) {
     for (let column = 0; column <= columns; column++) {
       const corner = { x: cells.x + column * step - GAP / 2, y: cells.y + row * step - GAP / 2 }
-      // Beneath the lowest cells there are words; the corners of the grid are clear of them.
       places.push(corner)
-      if (row > 0 && column < columns) places.push({ x: corner.x + step / 2, y: corner.y })
-      if (column > 0 && row < rows) places.push({ x: corner.x, y: corner.y + step / 2 })
+      for (const share of [0.3, 0.5, 0.7]) {
+        if (column < columns) places.push({ x: corner.x + step * share, y: corner.y })
+        if (row < rows) places.push({ x: corner.x, y: corner.y + step * share })
+      }
     }
   }
   return places

@@ -200,6 +200,8 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
             />
           ))}
         <CardValue label="Side of a cell" kind="pitch" value={card.cell} keep={(cell) => keep({ cell })} />
+        <CardValue label="Marks and code: power" kind="power" value={card.markPower} keep={(markPower) => keep({ markPower })} />
+        <CardValue label="Marks and code: speed" kind="speed" value={card.markSpeed} keep={(markSpeed) => keep({ markSpeed })} />
       </div>
       {plan.ok ? (
         <>
@@ -216,7 +218,7 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
                 plan.value.machine,
               ) / 60,
             )}{' '}
-            min. Marks, number and code are burnt first, with the most light of the card.
+            min. Marks, number and code are burnt first: dark they have to be, and not through.
           </p>
           {plan.value.machine.onDelay === null && (
             <p className="py-1 text-[13px] text-second">

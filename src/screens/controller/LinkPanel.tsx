@@ -152,7 +152,14 @@ function ConnectForm() {
       </label>
       <label className="flex items-center justify-between gap-3">
         Its clock runs
-        <Rates rate={rate} choose={setRate} />
+        <Rates
+          rate={rate}
+          choose={(chosen) => {
+            setRate(chosen)
+            // One that is being connected already runs so too.
+            setClockRate(chosen)
+          }}
+        />
       </label>
       <label className="flex items-center justify-between gap-3">
         While it works

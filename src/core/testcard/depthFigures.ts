@@ -36,6 +36,10 @@ const LEAST = 3
 /** Least scatter: what a ruler or a depth rod tells apart, mm. */
 const RULER = 0.03
 
+function sums(points: readonly { readonly x: number; readonly y: number }[]): number {
+  return points.reduce((sum, it) => sum + it.x * it.y, 0)
+}
+
 function lawOf(view: View<CutBench>, id: string): DepthLaw {
   const points = view
     .figure(depthPatches, id)
@@ -47,10 +51,12 @@ function lawOf(view: View<CutBench>, id: string): DepthLaw {
   const sxx = points.reduce((sum, it) => sum + (it.x - mx) ** 2, 0)
   const slope = points.reduce((sum, it) => sum + (it.x - mx) * (it.y - my), 0) / sxx
   if (!(sxx > 0) || !(slope > 0)) throw new NotYet('the depths do not grow with the dose: look at what was entered')
-  const left = points.reduce((sum, it) => sum + (it.y - my - slope * (it.x - mx)) ** 2, 0)
+  const from = mx - my / slope
+  // Light does not take away before there is any: then the line goes through the origin.
+  const line = from > 0 ? { slope, from } : { slope: sums(points) / points.reduce((sum, it) => sum + it.x * it.x, 0), from: 0 }
+  const left = points.reduce((sum, it) => sum + (it.y - line.slope * (it.x - line.from)) ** 2, 0)
   return {
-    slope,
-    from: Math.max(0, mx - my / slope),
+    ...line,
     most: Math.max(...points.map((it) => it.x)),
     scatter: Math.max(RULER, Math.sqrt(left / (n - 2))),
     count: n,

@@ -1,5 +1,5 @@
 import { shownNumber } from '../../core/bench'
-import { BED_GRID, bedGrowth, bedMap, bedRoom, depthOfFocus } from '../../core/calibrate'
+import { BED_GRID, bedGrowth, bedMap, bedRoom, depthOfFocus, type BedSpot } from '../../core/calibrate'
 import { bedRange, FEET, shim, travelOf } from '../../core/motion'
 import { displayUnit, fromCore, unitOf } from '../../core/units'
 import { engineOf, useBenchStore, useFigure } from '../../state'
@@ -78,6 +78,16 @@ export function BedPlate() {
               >
                 {say(it.height.value - least - range / 2)}
               </text>
+              <text
+                x={it.x}
+                y={high - it.y + size * 1.5}
+                textAnchor="middle"
+                fontSize={size}
+                className="num"
+                fill="var(--second)"
+              >
+                {growthNear(map.value, it)}
+              </text>
             </g>
           ),
         )}
@@ -88,6 +98,13 @@ export function BedPlate() {
       </figcaption>
     </figure>
   )
+}
+
+/** Growth at the place of the map that lies nearest. */
+function growthNear(map: readonly BedSpot[], { x, y }: { readonly x: number; readonly y: number }): string {
+  const away = (it: BedSpot): number => Math.hypot(it.x - x, it.y - y)
+  const nearest = map.reduce((p, q) => (away(q) < away(p) ? q : p))
+  return `${(nearest.growth * 100).toFixed(1)}%`
 }
 
 /** Where the heights are read. */

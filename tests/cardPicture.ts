@@ -9,6 +9,7 @@ export function sampleCard(more: Partial<CardShape> = {}): CardShape {
     order: 1,
     at: '2026-11-27T09:00:00.000Z',
     code: 'K7PQ2M',
+    does: 'scan',
     across: 'power',
     up: 'speed',
     columns: 6,

@@ -17,6 +17,7 @@ export function heronCards(at: string): BookMaterial['cards'] {
       order: 1,
       at,
       code: 'H7KQ3M',
+      does: 'scan',
       across: 'power',
       up: 'speed',
       columns: 6,
@@ -37,7 +38,10 @@ export function heronCards(at: string): BookMaterial['cards'] {
       originY: 20,
       cells: Object.fromEntries(
         SHARES.flatMap((row, j) =>
-          row.map((share, i) => [`${i + 1}-${j + 1}`, { share, u: 0.7, depth: null, by: 'picture' as const }]),
+          row.map((share, i) => [
+            `${i + 1}-${j + 1}`,
+            { share, u: 0.7, depth: null, through: '' as const, by: 'picture' as const },
+          ]),
         ),
       ),
     },

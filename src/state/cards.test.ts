@@ -59,7 +59,7 @@ describe('a card that is designed', () => {
     const router = setAt(bench(), 'motion.axes.z', axisTemplate('Z', 3))
     const plan = state.planCard(router, { ...router.burns.card, across: 'focus', acrossFrom: -1, acrossTo: 1 }, 'AAAAAA')
     if (!plan.ok) throw new Error(plan.findings[0]?.message)
-    const heights = new Set(plan.value.steps().flatMap((it) => ('z' in it && it.z !== undefined ? [it.z] : [])))
+    const heights = new Set(plan.value.steps().flatMap((it) => ('z' in it ? [it.z] : [])))
     expect([...heights].sort((p, q) => p - q)).toEqual([-1, -0.6, -0.2, 0, 0.2, 0.6, 1])
   })
 })
@@ -75,9 +75,9 @@ describe('what is said of cells', () => {
     state.sayCells('ply', 'c1', { '2-2': { tone: { value: 40, u: 1.5, by: 'hand' } } })
     const mine = card().cells['2-2']
     const tones = [
-      { id: '2-2', share: 0.9, tone: 70, u: 0.6, flaw: null },
-      { id: '3-3', share: 0.5, tone: 55, u: 0.6, flaw: null },
-      { id: '4-4', share: null, tone: null, u: 0, flaw: 'burnt out' as const },
+      { id: '2-2', share: 0.9, tone: 70, u: 0.6, isThrough: null, flaw: null },
+      { id: '3-3', share: 0.5, tone: 55, u: 0.6, isThrough: null, flaw: null },
+      { id: '4-4', share: null, tone: null, u: 0, isThrough: null, flaw: 'burnt out' as const },
     ]
     const before = card().cells['4-4']
     expect(state.takeTones('ply', 'c1', tones)).toEqual([])

@@ -1,13 +1,5 @@
 import { setAt, shownNumber, templateOf } from '../core/bench'
-import {
-  CARD_VARIABLES,
-  cardShape,
-  cellReadingShape,
-  type CardDraft,
-  type CardShape,
-  type CardVariable,
-  type CellReading,
-} from '../core/burn'
+import { CARD_VARIABLES, cardShape, type CardDraft, type CardShape, type CardVariable, type CellReading } from '../core/burn'
 import { newestTrial, offDelay, onDelay } from '../core/calibrate'
 import { axisIds, type Bench } from '../core/document'
 import type { Step } from '../core/gcode'
@@ -16,13 +8,13 @@ import {
   cardRoom,
   cardSteps,
   cardThatTells,
-  cardCells,
   luminanceOf,
   smallGrid,
   toneSetting,
   type CardMachine,
   type CellTone,
 } from '../core/testcard'
+import { cardCells } from '../core/burn'
 import { refused, type Outcome } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
@@ -75,6 +67,39 @@ export function goThrough(side: 'across' | 'up', kind: CardVariable): Told {
   const { bench } = useBenchStore.getState()
   if (bench?.burns.card[other] === kind) return told('The other side goes through that already.')
   return designCard(side === 'across' ? { across: kind, acrossFrom: from, acrossTo: to } : { up: kind, upFrom: from, upTo: to })
+}
+
+/** Grids that each kind of card begins with. */
+const BEGINS = {
+  scan: {
+    across: 'power',
+    acrossFrom: 0.25,
+    acrossTo: 1,
+    columns: 6,
+    up: 'speed',
+    upFrom: 20,
+    upTo: 80,
+    rows: 6,
+    power: 1,
+    passes: 1,
+  },
+  cut: {
+    across: 'passes',
+    acrossFrom: 1,
+    acrossTo: 3,
+    columns: 3,
+    up: 'speed',
+    upFrom: 3,
+    upTo: 16,
+    rows: 5,
+    power: 1,
+    passes: 1,
+  },
+} as const satisfies Readonly<Record<CardDraft['does'], Partial<CardDraft>>>
+
+/** Lets the cells be scanned, or cut along their edge, over a usual grid. @returns What stands in the way. */
+export function letCells(does: CardDraft['does']): Told {
+  return designCard({ does, ...BEGINS[does] })
 }
 
 /** What a card's program is made with on this machine; null while the acceleration is not known. */
@@ -153,7 +178,7 @@ export function designNext(materialId: string): Told {
   if (bench === null) return NO_BENCH
   const { result } = engineOf(bench).value(cardThatTells, materialId)
   if (!result.known) return told('The tone is not known well enough yet: read a first card.')
-  return designCard({ ...bench.burns.card, ...smallGrid(result.value), focus: 0 })
+  return designCard({ ...bench.burns.card, ...smallGrid(result.value), does: 'scan', focus: 0 })
 }
 
 /** Design of a single patch of the setting for the wanted tone, to prove it. @returns What stands in the way. */
@@ -164,8 +189,21 @@ export function designProof(materialId: string): Told {
   if (!result.known) return told('The setting is not known yet: read a first card.')
   const { power, speed } = result.value
   const ends = { acrossFrom: power, acrossTo: power, upFrom: speed, upTo: speed }
-  return designCard({ ...bench.burns.card, across: 'power', up: 'speed', columns: 1, rows: 1, ...ends, power, speed, focus: 0 })
+  return designCard({
+    ...bench.burns.card,
+    does: 'scan',
+    across: 'power',
+    up: 'speed',
+    columns: 1,
+    rows: 1,
+    ...ends,
+    power,
+    speed,
+    focus: 0,
+  })
 }
+
+const NOTHING_READ: CellReading = { share: null, u: null, depth: null, through: '', by: 'hand' }
 
 const pathOf = (materialId: string, cardId: string): string => `burns.materials.${materialId}.cards.${cardId}`
 
@@ -174,10 +212,13 @@ export function takeTones(materialId: string, cardId: string, tones: readonly Ce
   const { bench } = useBenchStore.getState()
   const card = bench?.burns.materials[materialId]?.cards[cardId]
   if (card === undefined) return told('This card is not in the book any more.')
-  const read = tones.flatMap(({ id, share, u }): [string, CellReading][] => {
+  const read = tones.flatMap(({ id, share, u, isThrough }): [string, CellReading][] => {
     const before = card.cells[id]
+    if (isThrough !== null) {
+      return before?.by === 'hand' ? [] : [[id, { ...NOTHING_READ, through: isThrough ? 'yes' : 'no', by: 'picture' }]]
+    }
     if (share === null || (before?.by === 'hand' && before.share !== null)) return []
-    return [[id, { share: Math.min(50, share), u, depth: before?.depth ?? null, by: 'picture' }]]
+    return [[id, { share: Math.min(50, share), u, depth: before?.depth ?? null, through: '', by: 'picture' }]]
   })
   const cells = { ...card.cells, ...Object.fromEntries(read) }
   return editBench('a card read from a picture', (it) => setAt(it, `${pathOf(materialId, cardId)}.cells`, cells))
@@ -188,6 +229,8 @@ export interface CellSaid {
   readonly tone?: { readonly value: number; readonly u: number; readonly by: 'eye' | 'hand' } | null
   /** mm. */
   readonly depth?: number | null
+  /** Whether a cell that was cut fell out. */
+  readonly isThrough?: boolean | null
 }
 
 /** Writes down what was seen of some cells, as one step. @returns What stands in the way. */
@@ -198,17 +241,20 @@ export function sayCells(materialId: string, cardId: string, said: Readonly<Reco
   if (material === undefined || card === undefined) return told('This card is not in the book any more.')
   const bare = luminanceOf(material.bareTone.value ?? USUAL_BARE)
   const cells = { ...card.cells }
-  for (const [id, { tone, depth }] of Object.entries(said)) {
-    const before = cells[id] ?? templateOf(cellReadingShape, { share: null, u: null, depth: null, by: 'hand' })
-    const base: CellReading = { share: before.share ?? null, u: before.u ?? null, depth: before.depth ?? null, by: before.by }
+  for (const [id, { tone, depth, isThrough }] of Object.entries(said)) {
+    const base = cells[id] ?? NOTHING_READ
     const toned: CellReading =
       tone === undefined
         ? base
         : tone === null
           ? { ...base, share: null, u: null }
           : { ...base, share: luminanceOf(tone.value) / bare, u: tone.u, by: tone.by }
-    const next = depth === undefined ? toned : { ...toned, depth }
-    if (next.share === null && next.depth === null) delete cells[id]
+    const measured = depth === undefined ? toned : { ...toned, depth }
+    const next: CellReading =
+      isThrough === undefined
+        ? measured
+        : { ...measured, through: isThrough === null ? '' : isThrough ? 'yes' : 'no', by: 'hand' }
+    if (next.share === null && next.depth === null && next.through === '') delete cells[id]
     else cells[id] = next
   }
   return editBench('cells of a card', (it) => setAt(it, `${pathOf(materialId, cardId)}.cells`, cells))

@@ -9,6 +9,7 @@ import {
   lookAt,
   mended,
   meterReading,
+  openingsOf,
   photograph,
   pluckedSound,
   readBoard,
@@ -136,7 +137,7 @@ const api: WorkshopWorker = {
     return { value: volts, u }
   },
   photo() {
-    const sheet = standIn === null ? null : surfaceOf(standIn.falls, drawTone(number), CAMERA_PITCH)
+    const sheet = standIn === null ? null : surfaceOf(standIn.falls, drawTone(number), CAMERA_PITCH, openingsOf(standIn.marks))
     if (sheet === null) return null
     // It is held a little differently each time.
     const shot = { ...STEADY, tiltRad: 0.25 * noise(), towardRad: 6.28 * noise(), turnRad: 0.3 * (noise() - 0.5) }

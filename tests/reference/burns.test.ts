@@ -5,6 +5,7 @@ import { carriedSpeed, cutLimit, cutSpeed, energyToCut, learnCut, nextTry, nextT
 import { engineFor, wordingOf, type Bench } from '../../src/core/document'
 import { seeded } from '../../src/core/workshop'
 import { heron } from '../../src/data/heron'
+import { sampleCard } from '../cardPicture'
 
 const through = (energy: number): CutTry => ({ energy, isThrough: true })
 const not = (energy: number): CutTry => ({ energy, isThrough: false })
@@ -127,6 +128,26 @@ describe('a material of the book', () => {
     expect(markOf('')).toEqual(['unknown', expect.stringContaining('not burnt')])
     expect(argsOfVerdict(bookBurnable, withTries({}))).toEqual([])
     expect(markOf('mdf')).toEqual(['good', expect.stringContaining('On a condition')])
+  })
+
+  it('learns from the cells of a cutting card as from tries', () => {
+    const cell = (through: 'yes' | 'no') => ({ share: null, u: null, depth: null, through, by: 'hand' as const })
+    const card = {
+      ...sampleCard(),
+      does: 'cut',
+      across: 'passes',
+      acrossFrom: 1,
+      acrossTo: 1,
+      columns: 1,
+      up: 'speed',
+      upFrom: 4,
+      upTo: 6,
+      rows: 2,
+    }
+    const cut = { ...card, cells: { '1-1': cell('yes'), '1-2': cell('no') } }
+    const byCard = engineFor(setAt(withTries({}), 'burns.materials.m.cards', { c: cut })).value(cutLimit, 'm').result
+    const byTries = engineFor(withTries({ a: made(4, 'yes'), b: made(6, 'no') })).value(cutLimit, 'm').result
+    expect(byCard.known && byCard.value.value).toBeCloseTo(byTries.known ? byTries.value.value : Number.NaN, 9)
   })
 
   it('not tried it begins at what a sheet of its kind lets expect, else at the first speed; not through it says slower', () => {

@@ -10,13 +10,12 @@ import {
   luminanceOf,
   project,
   readTestCard,
-  spreadCells,
-  cardCells,
   cardSteps,
   srgbOfLinear,
   widthOfLetters,
   type CodeReader,
 } from '../../src/core/testcard'
+import { spreadCells, cardCells } from '../../src/core/burn'
 import { PLAIN_CARD, writeProgram } from '../../src/core/gcode'
 import {
   between,
@@ -24,6 +23,7 @@ import {
   drawHidden,
   drawTone,
   lightShare,
+  openingsOf,
   photograph,
   seeded,
   slownessOf,
@@ -32,7 +32,7 @@ import {
   toneOf,
   type Shot,
 } from '../../src/core/workshop'
-import { lightOfCell } from '../../src/core/testcard'
+import { lightOfCell } from '../../src/core/burn'
 import { fallsOf, modulesOf, sampleCard } from '../cardPicture'
 
 const math = create(all!)
@@ -243,6 +243,44 @@ describe('a card burnt on the stand-in', () => {
     })
     // Out of focus the same light is spread: lines run into one another, and the dose of an area stays.
     lifted.forEach((it, i) => expect(Math.abs(it - known[i]!)).toBeLessThan(6))
+  }, 60_000)
+})
+
+describe('a cutting card', () => {
+  it('held against light shows which cells fell out: those whose line energy is above the hidden one', () => {
+    const number = 11
+    const spec = { nominalSteps: { x: 80, y: 80 }, travel: { x: 430, y: 310 }, power: 5 }
+    const { cut } = drawHidden(number, spec)
+    const edge = 5 / cut.energy
+    const grid = {
+      across: 'passes',
+      acrossFrom: 1,
+      acrossTo: 2,
+      columns: 2,
+      up: 'speed',
+      upFrom: edge / 2,
+      upTo: edge * 3,
+      rows: 5,
+    } as const
+    const card = sampleCard({ ...grid, does: 'cut', power: 1, originX: 20, originY: 12 })
+    const machine = createStandIn({ spec, number, say: () => undefined })
+    const text = writeProgram(cardSteps(card, modulesOf(card.code), { acceleration: 500, onDelay: null, offDelay: null }), {
+      ...PLAIN_CARD,
+      afterOn: 0,
+    })
+    if (!text.ok) throw new Error(text.findings[0]?.message)
+    text.value
+      .split('\n')
+      .filter((it) => it !== '')
+      .forEach((line, i) => machine.receive(`${i + 1} load ${line}`))
+    machine.receive('0 run')
+    machine.advance(Infinity)
+    const sheet = surfaceOf(machine.falls, drawTone(number), 0.08, openingsOf(machine.marks))!
+    const read = readTestCard(photograph(sheet, STEADY, seeded(3)), card, drawTone(number).bare, readCode)
+    if (!read.ok) throw new Error(read.findings[0]?.message)
+    const said = read.value.cells.map((it) => it.isThrough)
+    expect(said).toEqual(cardCells(card).map((it) => (5 * it.passes) / it.speed >= cut.energy))
+    expect(new Set(said).size).toBe(2)
   }, 60_000)
 })
 

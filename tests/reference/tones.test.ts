@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { doseForTone, toneAfter } from '../../src/core/burn'
-import {
-  cardCells,
-  learnTone,
-  lightOfCell,
-  nextCard,
-  settingForTone,
-  smallGrid,
-  type ToneAsk,
-  type TonePoint,
-} from '../../src/core/testcard'
+import { learnTone, nextCard, settingForTone, smallGrid, type ToneAsk, type TonePoint } from '../../src/core/testcard'
+import { cardCells, lightOfCell } from '../../src/core/burn'
 import type { CardShape } from '../../src/core/burn'
 import { between, drawTone, normal, seeded, slownessOf, toneOf, type HiddenTone } from '../../src/core/workshop'
 import { sampleCard } from '../cardPicture'

@@ -11,11 +11,15 @@ export const cellReadingShape = group({
   u: orNull(bare({ above: 0, max: 100 })),
   /** mm. */
   depth: orNull(bare({ min: 0, max: 200 })),
+  /** Whether a cell that was cut along its edge fell out. */
+  through: word(['', 'yes', 'no'] as const, ''),
   by: word(['picture', 'eye', 'hand'] as const),
 })
 
 /** How a card is designed. Lengths in mm, speeds in mm/s, powers as shares of full. */
 const design = {
+  /** Cells are scanned for a tone, or cut along their edge. */
+  does: word(['scan', 'cut'] as const, 'scan'),
   across: word(CARD_VARIABLES, 'power'),
   up: word(CARD_VARIABLES, 'speed'),
   columns: bare({ whole: true, min: 1, max: 12 }, 6),

@@ -2,6 +2,7 @@ import { figureOf, NotYet, subjectOf, type OwnDoubt, type View } from '../bench'
 import { curvePoints, lightForShare, shareForLight, type CalibrateBench } from '../calibrate'
 import type { OpticsBench } from '../optics'
 import { requireInRange } from '../units'
+import { cardCells } from './cardGrid'
 import { energyToCut, learnCut, nextTryEnergy, type CutLearnt, type CutTry } from './cutLearning'
 import type { BurnsBench } from './slice'
 
@@ -41,15 +42,30 @@ export function lightByPower(view: View<CutBench>): LightByPower {
   }
 }
 
+/** Cells of cutting cards that fell out or held: each is a try. */
+function cellsCut(view: View<CutBench>, id: string) {
+  const cards = view.rows(({ burns }) => burns.materials[id]?.cards ?? {})
+  return Object.values(cards)
+    .filter((it) => it.does === 'cut')
+    .sort((p, q) => p.order - q.order)
+    .flatMap((card) =>
+      cardCells(card).flatMap(({ id: cell, power, speed, passes }) => {
+        const through = card.cells[cell]?.through ?? ''
+        return through === '' ? [] : [{ power, speed, passes, through }]
+      }),
+    )
+}
+
 /**
  * Tries of a material, their energies as seconds for a millimetre at full light, added over the passes.
  * @throws {RangeError} never for a bench that its schema took.
  */
 export function triesOfMaterial(view: View<CutBench>, id: string): readonly CutTry[] {
   const tries = view.rows(({ burns }) => burns.materials[id]?.tries ?? {})
-  return Object.values(tries)
-    .sort((p, q) => p.order - q.order)
-    .map((it) => ({ energy: (lightByPower(view).at(it.power) * it.passes) / it.speed, isThrough: it.through === 'yes' }))
+  const light = lightByPower(view)
+  const tried = Object.values(tries).sort((p, q) => p.order - q.order)
+  return [...tried, ...cellsCut(view, id)]
+    .map((it) => ({ energy: (light.at(it.power) * it.passes) / it.speed, isThrough: it.through === 'yes' }))
     .filter((it) => it.energy > 0)
 }
 

@@ -1,3 +1,4 @@
+export * from './cardGrid'
 export * from './cardSlice'
 export * from './cutLearning'
 export * from './dither'

@@ -10,6 +10,7 @@ export const burnsMigrations: readonly Migration[] = [
       firstSpeed: thenGuess(6, '6', 'mm/s'),
       toneWanted: thenGuess(45, '45', 'tone'),
       card: {
+        does: 'scan',
         across: 'power',
         up: 'speed',
         columns: 6,

@@ -1,5 +1,5 @@
 import type { CardShape } from '../burn'
-import { axesOfCard } from './grid'
+import { axesOfCard } from '../burn'
 import { widthOfLetters } from './lettering'
 
 /** A place on the card, mm from its lower left corner. */

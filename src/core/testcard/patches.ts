@@ -1,7 +1,7 @@
 import type { View } from '../bench'
 import { lightByPower, type CardShape, type CutBench } from '../burn'
 import { lightness, luminanceOf } from './colour'
-import { cardCells, lightOfCell, type Cell } from './grid'
+import { cardCells, lightOfCell, type Cell } from '../burn'
 
 /** A cell of any card of a material, as it was burnt and read. */
 export interface Patch extends Cell {
@@ -29,16 +29,18 @@ export function cardsOf(view: View<CutBench>, materialId: string): readonly (Car
 export function patchesOf(view: View<CutBench>, materialId: string): readonly Patch[] {
   const watts = view.bench.optics.power
   const bare = luminanceOf(view.bench.burns.materials[materialId]?.bareTone ?? Number.NaN)
-  return cardsOf(view, materialId).flatMap((card) =>
-    cardCells(card).flatMap((cell): Patch[] => {
-      const reading = card.cells[cell.id]
-      if (reading === undefined || (reading.share === null && reading.depth === null)) return []
-      const dose = watts * lightOfCell(cell, lightByPower(view).at(cell.power))
-      const { share, u, depth } = reading
-      const tone = share === null ? null : lightness(share * bare)
-      return dose > 0 ? [{ ...cell, card: card.id, dose, tone, u, depth }] : []
-    }),
-  )
+  return cardsOf(view, materialId)
+    .filter((it) => it.does === 'scan')
+    .flatMap((card) =>
+      cardCells(card).flatMap((cell): Patch[] => {
+        const reading = card.cells[cell.id]
+        if (reading === undefined || (reading.share === null && reading.depth === null)) return []
+        const dose = watts * lightOfCell(cell, lightByPower(view).at(cell.power))
+        const { share, u, depth } = reading
+        const tone = share === null ? null : lightness(share * bare)
+        return dose > 0 ? [{ ...cell, card: card.id, dose, tone, u, depth }] : []
+      }),
+    )
 }
 
 /** Lifts of the head that count as none, mm. */

@@ -1,7 +1,7 @@
 import { runUp } from '../calibrate'
 import type { CardShape } from '../burn'
 import type { Step } from '../gcode'
-import { cardCells, spreadCells, type CellSetting } from './grid'
+import { cardCells, spreadCells, type CellSetting } from '../burn'
 import { GAP, layoutCard, MARK, MODULE, middleOf, type CardLayout } from './layout'
 import { letters } from './lettering'
 
@@ -42,7 +42,9 @@ export function cardSteps(card: CardShape, modules: Modules, machine: CardMachin
     const { x, y } = middleOf(layout, cell.column, cell.row)
     writer.remark(`Cell ${cell.id}`)
     writer.lift(cell.focus)
-    writer.area(x - layout.cell / 2, y - layout.cell / 2, layout.cell, cell)
+    const [left, bottom] = [x - layout.cell / 2, y - layout.cell / 2]
+    if (card.does === 'cut') writer.outline(left, bottom, layout.cell, cell)
+    else writer.area(left, bottom, layout.cell, cell)
   }
   writer.lift(0)
   return writer.end()
@@ -151,6 +153,18 @@ class CardWriter {
       this.steps.push({ kind: 'line', x: end, y: at, feed: speed, power })
     }
     dark(end + run)
+  }
+
+  /** A square along its edge, once for each pass. */
+  outline(x: number, y: number, side: number, setting: CellSetting): void {
+    const corners = [
+      [x, y],
+      [x + side, y],
+      [x + side, y + side],
+      [x, y + side],
+      [x, y],
+    ] as const
+    for (let pass = 0; pass < setting.passes; pass++) this.trace(corners, setting)
   }
 
   trace(line: readonly (readonly [number, number])[], { speed, power }: CellSetting): void {

@@ -52,7 +52,7 @@ export function readTestCard(picture: Picture, card: CardShape, bareTone: number
     const message = `The picture shows card ${said.slice(0, 20)}, not ${card.code}. Choose that card, or another picture.`
     return refused('other-card', message)
   }
-  const cells = cellTones(small, pose, layout, bareTone)
+  const cells = cellTones(small, pose, layout, bareTone, card.does === 'cut')
   if (cells === null) {
     return refused(
       'no-margin',

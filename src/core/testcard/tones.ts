@@ -12,6 +12,8 @@ export interface CellTone {
   readonly tone: number | null
   /** Standard uncertainty of the tone. */
   readonly u: number
+  /** Of a cutting card against light: whether light comes through; null where it is no such card. */
+  readonly isThrough: boolean | null
   /** Why there is none, or what to beware of. */
   readonly flaw: 'burnt out' | 'uneven' | null
 }
@@ -21,6 +23,8 @@ interface Bare extends Spot {
   readonly light: number
 }
 
+/** Light behind an opening is so many times brighter than the bare face beside it. */
+const THROUGH = 1.4
 /** Samples across the middle of a cell; so much of its side is looked at. */
 const SAMPLES = 16
 const MIDDLE = 0.5
@@ -33,10 +37,16 @@ const OUTSIDE = 2.5
 
 /**
  * Tones of the cells: each against the bare material around it. A smooth surface through the bare places takes the shade out.
- * @param bareTone L* of the bare material. @returns In rows from the lower left; null where the bare material cannot be seen. @throws {RangeError} for a bare tone below 0.
+ * @param bareTone L* of the bare material. @param cuts A cutting card against light: openings instead of tones. @returns In rows from the lower left; null where the bare material cannot be seen. @throws {RangeError} for a bare tone below 0.
  * Valid: a card in a pose. Source: IEC 61966-2-1, CIE 15; the surface is a second-degree one in the logarithm (common practice).
  */
-export function cellTones(picture: Luminance, pose: Pose, layout: CardLayout, bareTone: number): readonly CellTone[] | null {
+export function cellTones(
+  picture: Luminance,
+  pose: Pose,
+  layout: CardLayout,
+  bareTone: number,
+  cuts = false,
+): readonly CellTone[] | null {
   const shade = shadeOf(picture, pose, layout)
   if (shade === null) return null
   const bare = luminanceOf(bareTone)
@@ -47,13 +57,21 @@ export function cellTones(picture: Luminance, pose: Pose, layout: CardLayout, ba
       const light = shade.at(middle)
       const mean = values.reduce((sum, it) => sum + it, 0) / values.length
       const id = `${column + 1}-${row + 1}`
-      if (clipped > CLIPPED) return { id, share: null, tone: null, u: 0, flaw: 'burnt out' }
+      if (cuts) return { id, share: null, tone: null, u: 0, isThrough: mean > THROUGH * light, flaw: null }
+      if (clipped > CLIPPED) return { id, share: null, tone: null, u: 0, isThrough: null, flaw: 'burnt out' }
       const tone = lightness((mean / light) * bare)
       const [slope, spread] = [slopeAt((mean / light) * bare), deviation(values, mean)]
       // Noise of neighbouring samples is shared: a ninth of them count.
       const own = (slope * (spread / light) * bare) / Math.sqrt(values.length / 9)
       const u = Math.hypot(own, slope * (mean / light) * bare * shade.u, 0.4)
-      return { id, share: mean / light, tone, u, flaw: (slope * spread * bare) / light > UNEVEN ? 'uneven' : null }
+      return {
+        id,
+        share: mean / light,
+        tone,
+        u,
+        isThrough: null,
+        flaw: (slope * spread * bare) / light > UNEVEN ? 'uneven' : null,
+      }
     }),
   ).flat()
 }

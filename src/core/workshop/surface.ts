@@ -1,3 +1,4 @@
+import type { Mark } from './calipers'
 import type { Place } from './mechanics'
 import { normal, type Random } from './random'
 import { slownessOf, toneOf, type HiddenTone } from './tones'
@@ -24,6 +25,35 @@ export interface Surface {
 
 const MARGIN = 7
 
+/** A square that fell out, mm. */
+export interface Opening {
+  readonly left: number
+  readonly bottom: number
+  readonly right: number
+  readonly top: number
+}
+
+/** How near the ends of cut lines lie for a piece to fall, mm. */
+const CLOSED = 0.6
+
+/** Pieces that fell out: four lines one after the other, each cut through, that close. */
+export function openingsOf(marks: readonly (Mark | null)[]): readonly Opening[] {
+  return marks.flatMap((_, i): Opening[] => {
+    const four = marks.slice(i, i + 4)
+    if (four.length < 4 || four.some((it) => it?.cut === undefined)) return []
+    const lines = four as readonly Mark[]
+    const isClosed = lines.every((it, k) => {
+      const next = lines[(k + 1) % 4] as Mark
+      return Math.hypot(next.x0 - it.x1, next.y0 - it.y1) < CLOSED
+    })
+    const [xs, ys] = [lines.flatMap((it) => [it.x0, it.x1]), lines.flatMap((it) => [it.y0, it.y1])]
+    return isClosed ? [{ left: Math.min(...xs), bottom: Math.min(...ys), right: Math.max(...xs), top: Math.max(...ys) }] : []
+  })
+}
+
+/** Light from behind, through an opening, as a share of white. */
+const BEHIND = 2.4
+
 /** The box around what light fell on, with some of the sheet around it, mm; null where none fell. */
 export function boxOf(falls: readonly Fall[]): { left: number; bottom: number; right: number; top: number } | null {
   if (falls.length === 0) return null
@@ -42,7 +72,12 @@ export function boxOf(falls: readonly Fall[]): { left: number; bottom: number; r
  * @returns Null where no light fell. Valid: cells up to the spot's radius. Source: each line's profile laid over the cells, doses added
  * as they count, then the sheet's own answer; written apart from the burn engine.
  */
-export function surfaceOf(falls: readonly Fall[], tone: HiddenTone, pitch: number): Surface | null {
+export function surfaceOf(
+  falls: readonly Fall[],
+  tone: HiddenTone,
+  pitch: number,
+  openings: readonly Opening[] = [],
+): Surface | null {
   const box = boxOf(falls)
   if (box === null) return null
   const [columns, rows] = [Math.ceil((box.right - box.left) / pitch), Math.ceil((box.top - box.bottom) / pitch)]
@@ -50,6 +85,11 @@ export function surfaceOf(falls: readonly Fall[], tone: HiddenTone, pitch: numbe
   const across = new Map<number, number>()
   for (const fall of falls) lay(fall, fall.energy * slownessOf(tone, fall.speed))
   const y = felt.map((it, k) => brightness(toneOf(tone, it) + grainAt(k % columns, Math.floor(k / columns)) * tone.grain))
+  for (const it of openings) {
+    const [i0, i1] = [it.left, it.right].map((x) => Math.round((x - box.left) / pitch)) as [number, number]
+    const [j0, j1] = [it.bottom, it.top].map((at) => Math.round((at - box.bottom) / pitch)) as [number, number]
+    for (let j = j0; j < j1; j++) y.fill(BEHIND, j * columns + i0, j * columns + i1)
+  }
   return { left: box.left, bottom: box.bottom, pitch, columns, rows, y }
 
   function lay({ from, to, radius, order }: Fall, energy: number): void {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
-import { cardCells, lightness, luminanceOf } from '../../core/testcard'
+import { lightness, luminanceOf } from '../../core/testcard'
+import { cardCells } from '../../core/burn'
 import { parseQuantity } from '../../core/units'
 import { DONE, EYE_U, sayCells, told, type CellSaid, type Told } from '../../state'
 import { Findings, LengthField, PlainField, useUnits } from '../../ui'
@@ -66,34 +67,59 @@ export function CellGiven({ bench, id, cardId }: { readonly bench: Bench; readon
         )}
         {read?.by === 'eye' && <span className="text-second">; by eye, ± {2 * EYE_U} L*</span>}
       </p>
-      <div className="no-print mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="By eye">
-        {BY_EYE.map(([words, share]) => (
-          <button
-            key={words}
-            type="button"
-            className="button"
-            onClick={() => tell({ tone: { value: Math.max(1, bare - share * (bare - CHAR)), u: EYE_U, by: 'eye' } })}
-          >
-            {words}
-          </button>
-        ))}
-      </div>
-      <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
-        <PlainField label="Tone, L*" value={tone} className="w-20" keep={typeTone} />
-        <LengthField
-          label="Depth"
-          valueMm={read?.depth ?? null}
-          empty="not read"
-          className="w-24"
-          keep={(depth) => tell({ depth })}
-        />
-        {read !== undefined && (
-          <button type="button" className="link min-h-8" onClick={() => tell({ tone: null, depth: null })}>
-            Take it back
-          </button>
-        )}
-      </div>
+      {card.does === 'cut' ? (
+        <Cut through={read?.through ?? ''} tell={tell} />
+      ) : (
+        <>
+          <div className="no-print mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="By eye">
+            {BY_EYE.map(([words, share]) => (
+              <button
+                key={words}
+                type="button"
+                className="button"
+                onClick={() => tell({ tone: { value: Math.max(1, bare - share * (bare - CHAR)), u: EYE_U, by: 'eye' } })}
+              >
+                {words}
+              </button>
+            ))}
+          </div>
+          <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
+            <PlainField label="Tone, L*" value={tone} className="w-20" keep={typeTone} />
+            <LengthField
+              label="Depth"
+              valueMm={read?.depth ?? null}
+              empty="not read"
+              className="w-24"
+              keep={(depth) => tell({ depth })}
+            />
+            {read !== undefined && (
+              <button type="button" className="link min-h-8" onClick={() => tell({ tone: null, depth: null })}>
+                Take it back
+              </button>
+            )}
+          </div>
+        </>
+      )}
       <Findings findings={said} />
+    </div>
+  )
+}
+
+/** Whether a cell that was cut along its edge fell out. */
+function Cut({ through, tell }: { readonly through: string; readonly tell: (it: CellSaid) => Told }) {
+  return (
+    <div className="no-print mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Did it fall out?">
+      {(
+        [
+          ['It fell out', 'yes', true],
+          ['It held', 'no', false],
+          ['Not looked at', '', null],
+        ] as const
+      ).map(([words, is, isThrough]) => (
+        <button key={words} type="button" className="button" aria-pressed={through === is} onClick={() => tell({ isThrough })}>
+          {words}
+        </button>
+      ))}
     </div>
   )
 }

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import type { BookMaterial, CardVariable } from '../../core/burn'
 import type { Bench } from '../../core/document'
 import { whyNotBurnt } from '../../core/safety'
-import { cardCells, cardSeconds, layoutCard, markSetting } from '../../core/testcard'
+import { cardSeconds, layoutCard, markSetting } from '../../core/testcard'
+import { cardCells } from '../../core/burn'
 import { displayUnit, sayQuantity } from '../../core/units'
 import {
   cardShown,
@@ -14,6 +15,7 @@ import {
   dropCard,
   goThrough,
   isStandInThere,
+  letCells,
   lookAtStandInCard,
   newCardCode,
   planCard,
@@ -89,6 +91,7 @@ function Cards({ bench, id, material }: { readonly bench: Bench; readonly id: st
             </button>
             <span className="num text-second">{it.at.slice(0, 10)}</span>
             <span>
+              {it.does === 'cut' && 'cut, '}
               {VARIABLE_WORDS[it.across]} across, {VARIABLE_WORDS[it.up]} up
             </span>
             <span className="num">
@@ -108,6 +111,7 @@ function Read({ bench, id, cardId }: { readonly bench: Bench; readonly id: strin
   const [said, say] = useState<Told>(DONE)
   const reading = useCardPictures((it) => it.reading !== null)
   const hasStandIn = useMachine((it) => isStandInThere(it) && !it.running && it.marks.length > 0)
+  const isCut = bench.burns.materials[id]?.cards[cardId]?.does === 'cut'
   const take = (file: File): void => {
     say(DONE)
     void readCardPicture(id, cardId, file).then(say)
@@ -115,8 +119,9 @@ function Read({ bench, id, cardId }: { readonly bench: Bench; readonly id: strin
   return (
     <div className="pt-2">
       <p className="max-w-[46rem] text-[13px] text-second">
-        Lay the card flat in even light, no flash; the whole card in the picture, from nearly above. Or press its cells one by one
-        and say what you see.
+        {isCut
+          ? 'Let the pieces fall out and hold the card against a bright window or lamp, its face lit too; the whole card in the picture. What fell out counts as tries of cutting through. Or press its cells one by one.'
+          : 'Lay the card flat in even light, no flash; the whole card in the picture, from nearly above. Or press its cells one by one and say what you see.'}
       </p>
       <div className="no-print mt-2 flex flex-wrap items-center gap-2">
         {reading ? (
@@ -138,9 +143,11 @@ function Read({ bench, id, cardId }: { readonly bench: Bench; readonly id: strin
                 <button type="button" className="button button-first" onClick={() => void readStandInCard(id, cardId).then(say)}>
                   Photograph it with the stand-in’s camera
                 </button>
-                <button type="button" className="button" onClick={() => void lookAtStandInCard(bench, id, cardId).then(say)}>
-                  Look at the stand-in’s card by eye
-                </button>
+                {!isCut && (
+                  <button type="button" className="button" onClick={() => void lookAtStandInCard(bench, id, cardId).then(say)}>
+                    Look at the stand-in’s card by eye
+                  </button>
+                )}
               </>
             )}
           </>
@@ -183,6 +190,15 @@ function Design({ bench, id, hasCards }: { readonly bench: Bench; readonly id: s
         </div>
       )}
       <Findings findings={said} />
+      <label className="inline-flex flex-col py-1 text-[12px] text-second">
+        Its cells are
+        <SelectOf
+          label="Its cells are"
+          of={{ scan: 'scanned, for tone and depth', cut: 'cut along their edge, to see what falls out' }}
+          value={card.does}
+          choose={(does) => make(() => letCells(does))}
+        />
+      </label>
       <div className="grid gap-y-2 py-1 text-[14px]">
         <SideOf bench={bench} side="across" keep={keep} look={look} />
         <SideOf bench={bench} side="up" keep={keep} look={look} />

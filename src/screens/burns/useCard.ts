@@ -1,7 +1,8 @@
 import { useMemo } from 'react'
 import type { CardShape } from '../../core/burn'
 import type { Bench } from '../../core/document'
-import { cardCells, lightness, luminanceOf, toneAt, toneLaw } from '../../core/testcard'
+import { lightness, luminanceOf, toneAt, toneLaw } from '../../core/testcard'
+import { cardCells } from '../../core/burn'
 import { displayUnit, fromCore, unitOf, type UnitSystem } from '../../core/units'
 import { cardShown, designOf, engineOf, useBenchStore, useBurnSeen, useCardPictures, useSession } from '../../state'
 import type { CellFace } from './CardDrawing'
@@ -61,6 +62,14 @@ function facesOf(bench: Bench, materialId: string, { id, card, bare }: ShownCard
     cardCells(card).map((cell): [string, CellFace] => {
       const place = `Cell ${cell.column + 1}/${cell.row + 1}: ${sayVariable(card.across, cell[card.across], system)}, ${sayVariable(card.up, cell[card.up], system)}`
       const read = card.cells[cell.id]
+      if (card.does === 'cut') {
+        const said = { yes: 'out', no: 'held', '': '' }[read?.through ?? '']
+        const tone = { yes: 98, no: bare, '': null }[read?.through ?? '']
+        return [
+          cell.id,
+          { tone, text: said, says: `${place}, ${said === 'out' ? 'fell out' : said === 'held' ? 'held' : 'not looked at'}` },
+        ]
+      }
       if (read?.share != null) {
         const tone = lightness(read.share * luminanceOf(bare))
         return [cell.id, { tone, text: String(Math.round(tone)), says: `${place}, tone ${Math.round(tone)} L*` }]

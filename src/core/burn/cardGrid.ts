@@ -1,5 +1,5 @@
-import type { CardShape, CardVariable } from '../burn'
 import { requireInRange } from '../units'
+import type { CardShape, CardVariable } from './cardSlice'
 
 /** What a cell is burnt with. */
 export interface CellSetting {

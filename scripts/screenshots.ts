@@ -74,6 +74,8 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('heading', { level: 1 }).click()
     },
   },
+  { name: 'burns-tone', act: (page) => open(page, 'burns', 'tone') },
+  { name: 'beam-bed', dark: true, act: (page) => open(page, 'beam', 'bed') },
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {

@@ -58,7 +58,7 @@ describe('the material book', () => {
     const kept = Object.values(book()['ply']!.settings).sort((p, q) => q.order - p.order)[0]
     expect(kept).toMatchObject({ speed: 5.4, power: 1, passes: 1 })
     const record = state.useBenchStore.getState().records.find((it) => it.title.startsWith('Birch plywood is cut at 5.4'))
-    expect(record?.gave.map((it) => it.figure)).toEqual(['burn.settingChance', 'calibrate.gapAtFocus'])
+    expect(record?.gave.map((it) => it.figure)).toEqual(['burn.settingChance', 'calibrate.gapAtFocus', 'calibrate.peakAtFocus'])
     state.addMaterial('Alder')
     const alder = Object.keys(book()).find((id) => book()[id]?.name === 'Alder')!
     state.setMaterialKind(alder, 'wood')

@@ -10,7 +10,7 @@ import {
   type BookSetting,
   type Want,
 } from '../core/burn'
-import { gapAtFocus } from '../core/calibrate'
+import { gapAtFocus, peakAtFocus } from '../core/calibrate'
 import type { Bench } from '../core/document'
 import { whyNotBurnt } from '../core/safety'
 import { depthSetting, settingDepth, settingTone, toneSetting } from '../core/testcard'
@@ -85,6 +85,9 @@ function restsOn(setting: BookSetting) {
   }
 }
 
+/** Share by which the peak on the material may move before a setting counts as another beam's. */
+const SAME_LIGHT = 0.2
+
 /** Keeps what was learnt as a setting of the book, with its record. @returns What stands in the way. */
 export async function keepSetting(materialId: string, want: Want): Promise<Told> {
   const { bench } = useBenchStore.getState()
@@ -101,7 +104,12 @@ export async function keepSetting(materialId: string, want: Want): Promise<Told>
   if (!isDone(edited)) return edited
   const engine = engineOf(useBenchStore.getState().bench as Bench)
   const focus = engine.withDoubt(gapAtFocus)
-  const rests = shownNumber(focus.result) === null ? [] : [{ id: focus.def.id, args: [], same: focus.doubt?.expanded ?? 0 }]
+  const peak = shownNumber(engine.value(peakAtFocus).result)
+  const rests = [
+    ...(shownNumber(focus.result) === null ? [] : [{ id: focus.def.id, args: [], same: focus.doubt?.expanded ?? 0 }]),
+    // Another lens or another head: the light on the material is no longer the one that was learnt with.
+    ...(peak === null ? [] : [{ id: peakAtFocus.id, args: [], same: SAME_LIGHT * peak }]),
+  ]
   return keepRecord(
     {
       stage: 'burns',
@@ -156,6 +164,11 @@ export function noteUse(materialId: string, settingId: string, outcome: 'good' |
   return editBench('a use of a setting', (it) =>
     setAt(it, `burns.materials.${materialId}.settings.${settingId}.uses.${newId()}`, row),
   )
+}
+
+/** Says whether a setting wants air assist. @returns What stands in the way. */
+export function setAir(materialId: string, settingId: string, air: BookSetting['air']): Told {
+  return editBench('air of a setting', (it) => setAt(it, `burns.materials.${materialId}.settings.${settingId}.air`, air))
 }
 
 export function removeSetting(materialId: string, id: string): Told {

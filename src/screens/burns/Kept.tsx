@@ -8,6 +8,7 @@ import {
   noteUse,
   removeSetting,
   saySetting,
+  setAir,
   useBenchStore,
   useConsequences,
   type Told,
@@ -76,6 +77,14 @@ function Row(props: {
       <span>{sentence}</span>
       <span className="num">{Math.round(setting.power * 100)}%</span>
       <span>{setting.passes === 1 ? 'one pass' : `${setting.passes} passes`}</span>
+      <button
+        type="button"
+        className="link min-h-8"
+        aria-label={`It ${sentence}: air ${setting.air}; change it`}
+        onClick={() => say(setAir(id, settingId, setting.air === 'on' ? 'off' : 'on'))}
+      >
+        air {setting.air}
+      </button>
       <span className="text-second">{FROM[setting.from]}</span>
       {isStale && <strong className="font-[650]">stale: learn it again</strong>}
       <span className="text-second">{uses.length === 0 ? 'not used yet' : `used ${uses.length} ×, ${good} well`}</span>

@@ -1,3 +1,5 @@
+import { setAt } from '../../src/core/bench'
+import { heron } from '../../src/data/heron'
 import { expect, test, type Driver } from './driver'
 
 /** An empty bench with the travel of both axes entered. */
@@ -132,8 +134,8 @@ test('a belt is plucked: the stand-in’s is heard within its ±; a refused micr
 })
 
 test('heights over the bed give its range, what shims would leave, and a shim for each foot', async ({ bench, page }) => {
-  await bench.openDemo()
-  await bench.part('Square and level')
+  await bench.put({ bench: setAt(heron().bench, 'motion.heights', {}), records: [], files: [] })
+  await bench.openStage('heron', 'motion', 'square')
   await page.getByRole('button', { name: 'Nine places over the bed' }).click()
   const fields = page.locator('[data-fact^="motion.heights."][data-place="list"]')
   await expect(fields).toHaveCount(9)

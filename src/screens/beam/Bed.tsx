@@ -93,8 +93,8 @@ export function BedPlate() {
         )}
       </svg>
       <figcaption className="mt-1 text-[12.5px] text-second">
-        Heights in {unitOf(unit).symbol} from the middle of them, for which the head is set. The darker, the more the spot grows;
-        framed: by more than a tenth.
+        Heights in {unitOf(unit).symbol} from the middle of them, for which the head is set, and by how much the spot grows there:
+        the stronger the tint, the more; framed: by more than a tenth.
       </figcaption>
     </figure>
   )

@@ -75,7 +75,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'burns-tone', act: (page) => open(page, 'burns', 'tone') },
-  { name: 'beam-bed', act: (page) => open(page, 'beam', 'bed') },
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {

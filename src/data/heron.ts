@@ -113,7 +113,6 @@ export function heron(id = 'heron'): BenchBundle {
         fromOrigin: read(500.3, '500.3', 'tape', 0.15),
         across: read(499.7, '499.7', 'tape', 0.15),
       },
-      heights: bedHeights(),
       squareWithin: stated((0.1 * Math.PI) / 180, '0.1', 'deg', 0),
       frame: {
         ...blank.motion.frame,
@@ -177,22 +176,4 @@ export function heron(id = 'heron'): BenchBundle {
     },
   }
   return { bench, records: heronRecords(id), files: [] }
-}
-
-/** Heights of the bed, read with the depth rod against the crossbar: the back right corner stands high. */
-function bedHeights(): Bench['motion']['heights'] {
-  const heights = [
-    [20, 20, '0.00'],
-    [215, 20, '0.14'],
-    [410, 20, '0.31'],
-    [20, 290, '0.22'],
-    [215, 290, '0.52'],
-    [410, 290, '0.94'],
-  ] as const
-  return Object.fromEntries(
-    heights.map(([x, y, typed], i) => [
-      `b${i + 1}`,
-      { order: i + 1, x, y, height: read(Number(typed), typed, 'calipers', 0.02) },
-    ]),
-  )
 }

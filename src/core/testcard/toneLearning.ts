@@ -141,18 +141,17 @@ function toneOf(unknowns: Unknowns, bare: number, { dose, speed }: Burnt): numbe
   return toneAfter(lawOf(unknowns, bare), dose, speed)
 }
 
-const NUDGE = 1e-5
-
-function slopesOf(unknowns: Unknowns, bare: number, burnt: Burnt): number[] {
-  return unknowns.map((_, k) => {
-    const moved = (by: number): number =>
-      toneOf(
-        unknowns.map((it, j) => (j === k ? it + by : it)),
-        bare,
-        burnt,
-      )
-    return (moved(NUDGE) - moved(-NUDGE)) / (2 * NUDGE)
-  })
+/** How the tone of a patch moves with each unknown: the law, differentiated. */
+function slopesOf(unknowns: Unknowns, bare: number, { dose, speed }: Burnt): number[] {
+  const [strongest = 0, logFrom = 0, logBy = 0, bySpeed = 0] = unknowns
+  const [from, by] = [Math.exp(logFrom), Math.exp(logBy)]
+  const slower = TONE_SPEED / speed
+  const felt = dose * slower ** bySpeed
+  const over = (felt - from) / by
+  if (!(over > 0)) return [0, 0, 0, 0]
+  const left = Math.exp(-over)
+  const steep = ((bare - strongest) * left) / by
+  return [1 - left, steep * from, steep * by * over, -steep * felt * Math.log(slower)]
 }
 
 /** Damped least squares from what was found before, else from a few beginnings, the best of them. */
@@ -203,6 +202,7 @@ function fit(points: readonly TonePoint[], bare: number, strongest: number, scat
   function settle(begin: Unknowns): Unknowns {
     let p = begin
     let damping = 1e-2
+    let now = squares(rows(p))
     for (let step = 0; step < 80 && damping < 1e8; step++) {
       const { matrix, right } = normal(p)
       const turn = solveLinear(
@@ -214,11 +214,12 @@ function fit(points: readonly TonePoint[], bare: number, strongest: number, scat
         (it, i) =>
           it + Math.max(-1.5, Math.min(1.5, i === 0 ? (turn[i] as number) / 20 : (turn[i] as number))) * (i === 0 ? 20 : 1),
       )
-      const [now, there] = [squares(rows(p)), squares(rows(next))]
+      const there = squares(rows(next))
       if (there < now) {
-        p = next
+        const gain = now - there
+        ;[p, now] = [next, there]
         damping *= 0.25
-        if (now - there < 1e-10 * now) break
+        if (gain < 1e-7 * now) break
       } else damping *= 5
     }
     return p

@@ -1,4 +1,5 @@
 export * from './address'
+export * from './advice'
 export * from './autosave'
 export * from './benchStore'
 export * from './bringUp'

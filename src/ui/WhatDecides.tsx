@@ -1,7 +1,7 @@
-import { useMemo, type ReactNode } from 'react'
-import { measureNext, type Verdict } from '../core/bench'
-import { benchFactSpec, labelAt, type Bench } from '../core/document'
-import { engineOf } from '../state'
+import type { ReactNode } from 'react'
+import type { Verdict } from '../core/bench'
+import { labelAt, type Bench } from '../core/document'
+import { useAdvice } from '../state'
 import { FactLink } from './FactLink'
 
 /** What to measure so that a straddling verdict is decided (T14); else what the verdict itself proposes. */
@@ -14,8 +14,9 @@ export function WhatDecides({
   readonly bench: Bench
   readonly otherwise: ReactNode
 }) {
-  const advice = useMemo(() => measureNext(engineOf(bench), verdict, benchFactSpec), [verdict, bench])
+  const advice = useAdvice(verdict, bench)
   const name = (path: string): string => lowerFirst(labelAt(bench, path))
+  if (advice === null) return <>What would decide it is being worked out …</>
   if (advice.kind === 'none') {
     const [first] = advice.ranking
     return (

@@ -1,36 +1,13 @@
 import qrcode from 'qrcode-generator'
-import type { CardShape } from '../src/core/burn'
+import { templateOf } from '../src/core/bench'
+import { cardShape, type CardShape } from '../src/core/burn'
 import { cardSteps, layoutCard, type Modules } from '../src/core/testcard'
 import { seeded, photograph, surfaceOf, type Fall, type HiddenTone, type Shot } from '../src/core/workshop'
 
 /** A card of powers and speeds as people would make it. */
 export function sampleCard(more: Partial<CardShape> = {}): CardShape {
-  return {
-    order: 1,
-    at: '2026-11-27T09:00:00.000Z',
-    code: 'K7PQ2M',
-    does: 'scan',
-    across: 'power',
-    up: 'speed',
-    columns: 6,
-    rows: 6,
-    acrossFrom: 0.25,
-    acrossTo: 1,
-    upFrom: 20,
-    upTo: 80,
-    power: 1,
-    speed: 30,
-    pitch: 0.1,
-    passes: 1,
-    focus: 0,
-    cell: 5,
-    markPower: 1,
-    markSpeed: 20,
-    originX: 0,
-    originY: 0,
-    cells: {},
-    ...more,
-  }
+  const place = { order: 1, at: '2026-11-27T09:00:00.000Z', code: 'K7PQ2M', originX: 0, originY: 0 }
+  return { ...templateOf(cardShape, place), ...more }
 }
 
 /** Dark modules of a code, by the library that the product uses. */

@@ -1,5 +1,4 @@
-import type { Fact } from '../core/bench'
-import { templateOf } from '../core/bench'
+import { type Fact, templateOf } from '../core/bench'
 import { materialShape, settingShape, type BookMaterial, type Burns } from '../core/burn'
 import { heronCards } from './heronCards'
 

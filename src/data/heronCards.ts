@@ -1,4 +1,5 @@
-import type { BookMaterial } from '../core/burn'
+import { templateOf } from '../core/bench'
+import { cardShape, type BookMaterial } from '../core/burn'
 
 /** Luminance of the cells against the bare plywood, in rows from the lowest, as a picture of the card was read. */
 const SHARES = [
@@ -14,28 +15,7 @@ const SHARES = [
 export function heronCards(at: string): BookMaterial['cards'] {
   return {
     c1: {
-      order: 1,
-      at,
-      code: 'H7KQ3M',
-      does: 'scan',
-      across: 'power',
-      up: 'speed',
-      columns: 6,
-      rows: 6,
-      acrossFrom: 0.25,
-      acrossTo: 1,
-      upFrom: 20,
-      upTo: 80,
-      power: 1,
-      speed: 40,
-      pitch: 0.1,
-      passes: 1,
-      focus: 0,
-      cell: 5,
-      markPower: 1,
-      markSpeed: 20,
-      originX: 20,
-      originY: 20,
+      ...templateOf(cardShape, { order: 1, at, code: 'H7KQ3M', originX: 20, originY: 20 }),
       cells: Object.fromEntries(
         SHARES.flatMap((row, j) =>
           row.map((share, i) => [

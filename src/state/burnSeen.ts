@@ -1,11 +1,10 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import { shownNumber } from '../core/bench'
-import type { CardShape, ToneLaw } from '../core/burn'
+import { bareToneOf, cardCells, type CardShape, type ToneLaw } from '../core/burn'
 import { curvePoints, outOfFocus, rayleigh, waist } from '../core/calibrate'
 import { machineLimits, type Bench } from '../core/document'
-import { layoutCard, toneLaw } from '../core/testcard'
-import { cardCells } from '../core/burn'
+import { layoutCard, middleSpeed, toneLaw } from '../core/testcard'
 import type { BurnAsk, BurnWorker } from '../workers/burn.worker'
 import type { CardPlan } from './cards'
 import { engineOf } from './evaluate'
@@ -88,7 +87,8 @@ function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardP
   const sorted = [{ share: 0, watts: 0 }, ...points.filter((it) => it.share > 0)].sort((p, q) => p.share - q.share)
   const most = Math.max(...sorted.map((it) => it.watts))
   const law = engine.value(toneLaw, materialId).result
-  const bare = bench.burns.materials[materialId]?.bareTone.value ?? 78
+  const material = bench.burns.materials[materialId]
+  if (material === undefined) return 'This material is not in the book any more.'
   const { width, height } = layoutCard(card)
   const { originX: left, originY: bottom } = card
   return {
@@ -106,13 +106,7 @@ function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardP
     passes: 1,
     box: { left, bottom, right: left + width, top: bottom + height },
     pitch: PITCH,
-    tone: law.known ? law.value.law : { ...USUAL, bare },
-    speed: middleSpeed(card),
+    tone: law.known ? law.value.law : { ...USUAL, bare: bareToneOf(material) },
+    speed: middleSpeed(cardCells(card)),
   }
-}
-
-/** The speed in the middle of a card's, by ratios: doses of a map do not say how fast they were given. */
-function middleSpeed(card: CardShape): number {
-  const speeds = cardCells(card).map((it) => it.speed)
-  return Math.sqrt(Math.min(...speeds) * Math.max(...speeds))
 }

@@ -1,9 +1,8 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
-import type { CardShape } from '../core/burn'
+import { bareToneOf, cardCells, type CardShape } from '../core/burn'
 import type { Bench } from '../core/document'
-import { layoutCard, MARK, middleOf, type Picture } from '../core/testcard'
-import { cardCells } from '../core/burn'
+import { EYE_U, layoutCard, MARK, middleOf, type Picture } from '../core/testcard'
 import type { CardSeen, CardWorker } from '../workers/card.worker'
 import { useBenchStore } from './benchStore'
 import { sayCells, takeTones } from './cards'
@@ -46,7 +45,7 @@ export async function readCardPicture(materialId: string, cardId: string, source
   useCardPictures.setState({ reading: cardId })
   let seen: CardSeen
   try {
-    const read = await Promise.race([remote().read(source, plainCard(card), material.bareTone.value ?? 78), givenUp(cardId)])
+    const read = await Promise.race([remote().read(source, plainCard(card), bareToneOf(material)), givenUp(cardId)])
     if (read === null) return told('The reading was given up. The picture is where it was.')
     if (!read.ok) return read.findings
     seen = read.value
@@ -84,9 +83,6 @@ export async function readStandInCard(materialId: string, cardId: string): Promi
   if (picture === null) return told('Nothing lies burnt on the stand-in’s bed. Burn the card on it first.')
   return readCardPicture(materialId, cardId, picture)
 }
-
-/** Half-width of what the eye says of a tone, as a standard uncertainty, L*. */
-export const EYE_U = 5
 
 /** Looks at the stand-in's sheet as somebody would by eye. @returns What stands in the way. */
 export async function lookAtStandInCard(bench: Bench, materialId: string, cardId: string): Promise<Told> {

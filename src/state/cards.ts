@@ -1,5 +1,14 @@
 import { setAt, shownNumber, templateOf } from '../core/bench'
-import { CARD_VARIABLES, cardShape, type CardDraft, type CardShape, type CardVariable, type CellReading } from '../core/burn'
+import {
+  bareToneOf,
+  CARD_VARIABLES,
+  cardCells,
+  type CardDraft,
+  cardShape,
+  type CardShape,
+  type CardVariable,
+  type CellReading,
+} from '../core/burn'
 import { newestTrial, offDelay, onDelay } from '../core/calibrate'
 import { axisIds, type Bench } from '../core/document'
 import type { Step } from '../core/gcode'
@@ -14,7 +23,6 @@ import {
   type CardMachine,
   type CellTone,
 } from '../core/testcard'
-import { cardCells } from '../core/burn'
 import { refused, type Outcome } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
@@ -239,7 +247,7 @@ export function sayCells(materialId: string, cardId: string, said: Readonly<Reco
   const material = bench?.burns.materials[materialId]
   const card = material?.cards[cardId]
   if (material === undefined || card === undefined) return told('This card is not in the book any more.')
-  const bare = luminanceOf(material.bareTone.value ?? USUAL_BARE)
+  const bare = luminanceOf(bareToneOf(material))
   const cells = { ...card.cells }
   for (const [id, { tone, depth, isThrough }] of Object.entries(said)) {
     const base = cells[id] ?? NOTHING_READ
@@ -259,7 +267,6 @@ export function sayCells(materialId: string, cardId: string, said: Readonly<Reco
   }
   return editBench('cells of a card', (it) => setAt(it, `${pathOf(materialId, cardId)}.cells`, cells))
 }
-const USUAL_BARE = 78
 
 /** Throws a card away; undo brings it back. */
 export function dropCard(materialId: string, cardId: string): Told {

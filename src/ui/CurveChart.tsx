@@ -3,7 +3,7 @@ import { shownNumber, shownSpread } from '../core/bench'
 import { curveBends, curveFit, curvePoints, curveThreshold, lineEnds, newestTrial, wedgeLight } from '../core/calibrate'
 import type { Bench } from '../core/document'
 import { engineOf, useBenchStore } from '../state'
-import { axisOf, Chart, type ChartLook } from './chart'
+import { axisOf, Chart, crossLines, type ChartLook } from './chart'
 
 /** Light read over power commanded, with the line through its straight part and where the light begins. */
 export function CurveChart() {
@@ -63,29 +63,12 @@ function ChartOf({ bench }: { readonly bench: Bench }) {
 }
 
 function optionOf(bench: Bench, look: ChartLook): Record<string, unknown> {
-  const { ink, second, font, paper } = look
+  const { ink, font } = look
   const read = readOf(bench)
   const engine = engineOf(bench)
   const threshold = shownNumber(engine.value(curveThreshold).result)
   const bends = shownNumber(engine.value(curveBends).result)
   const fit = engine.value(curveFit).result
-  const upright = (share: number | null, words: string) =>
-    share === null
-      ? []
-      : [
-          {
-            xAxis: share * 100,
-            lineStyle: { color: second, type: 'dotted', width: 1.2 },
-            label: {
-              formatter: words,
-              color: second,
-              fontFamily: font,
-              fontSize: 11.5,
-              backgroundColor: paper,
-              position: 'insideEndTop',
-            },
-          },
-        ]
   const line = { type: 'line', symbol: 'none', silent: true } as const
   return {
     animation: false,
@@ -101,11 +84,10 @@ function optionOf(bench: Bench, look: ChartLook): Record<string, unknown> {
               ...line,
               data: lineEnds(fit.value).map(([share, watts]) => [share * 100, watts]),
               lineStyle: { color: ink, width: 1.4 },
-              markLine: {
-                silent: true,
-                symbol: 'none',
-                data: [...upright(threshold, 'light begins'), ...upright(bends, 'stays behind')],
-              },
+              markLine: crossLines(look, 'xAxis', [
+                [threshold === null ? null : threshold * 100, 'light begins'],
+                [bends === null ? null : bends * 100, 'stays behind'],
+              ]),
             },
           ]),
       ...read.map((it) => ({

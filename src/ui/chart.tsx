@@ -92,6 +92,26 @@ export function axisOf(look: ChartLook, name: string, nameGap: number): Record<s
   }
 }
 
+/** Dotted lines across a chart with their words; places that are not known are left away. */
+export function crossLines(
+  { second, font, paper }: ChartLook,
+  axis: 'xAxis' | 'yAxis',
+  lines: readonly (readonly [at: number | null, words: string])[],
+): Record<string, unknown> {
+  const label = { color: second, fontFamily: font, fontSize: 11.5, backgroundColor: paper, position: 'insideEndTop' }
+  return {
+    silent: true,
+    symbol: 'none',
+    data: lines
+      .filter(([at]) => at !== null)
+      .map(([at, words]) => ({
+        [axis]: at,
+        lineStyle: { color: second, type: 'dotted', width: 1.2 },
+        label: { ...label, formatter: words },
+      })),
+  }
+}
+
 /** A legend at the upper right, in ink. */
 export function legendOf({ ink }: ChartLook, names: readonly string[]): Record<string, unknown> {
   return { top: 0, right: 8, itemWidth: 10, itemHeight: 9, textStyle: { color: ink, fontSize: 11.5 }, data: names }

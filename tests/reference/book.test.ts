@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { setAt, shownNumber, type AnyFigure } from '../../src/core/bench'
+import { type AnyFigure, setAt, shownNumber, templateOf } from '../../src/core/bench'
 import {
   boardNeeds,
   exposureDose,
@@ -12,7 +12,6 @@ import {
 } from '../../src/core/burn'
 import { engineFor, type Bench } from '../../src/core/document'
 import { depthExpected, depthLaw, depthSetting, toneSetting, toneTable, settingTone } from '../../src/core/testcard'
-import { templateOf } from '../../src/core/bench'
 import { seeded } from '../../src/core/workshop'
 import { heron } from '../../src/data/heron'
 import { sampleCard } from '../cardPicture'

@@ -15,7 +15,7 @@ import {
   widthOfLetters,
   type CodeReader,
 } from '../../src/core/testcard'
-import { spreadCells, cardCells } from '../../src/core/burn'
+import { cardCells, lightOfCell, spreadCells } from '../../src/core/burn'
 import { PLAIN_CARD, writeProgram } from '../../src/core/gcode'
 import {
   between,
@@ -32,7 +32,6 @@ import {
   toneOf,
   type Shot,
 } from '../../src/core/workshop'
-import { lightOfCell } from '../../src/core/burn'
 import { fallsOf, modulesOf, sampleCard } from '../cardPicture'
 
 const math = create(all!)

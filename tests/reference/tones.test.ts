@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { doseForTone, toneAfter } from '../../src/core/burn'
+import { cardCells, type CardShape, doseForTone, lightOfCell, toneAfter } from '../../src/core/burn'
 import { learnTone, nextCard, settingForTone, smallGrid, type ToneAsk, type TonePoint } from '../../src/core/testcard'
-import { cardCells, lightOfCell } from '../../src/core/burn'
-import type { CardShape } from '../../src/core/burn'
 import { between, drawTone, normal, seeded, slownessOf, toneOf, type HiddenTone } from '../../src/core/workshop'
 import { sampleCard } from '../cardPicture'
 

@@ -1,5 +1,5 @@
 import { requireInRange } from '../units'
-import type { CardShape, CardVariable } from './cardSlice'
+import type { CardDraft, CardVariable } from './cardSlice'
 
 /** What a cell is burnt with. */
 export interface CellSetting {
@@ -43,7 +43,7 @@ export function cardValues(kind: CardVariable, from: number, to: number, count: 
 }
 
 /** Columns from the left, rows from the bottom. Source: by definition. @throws {RangeError} where ratios begin or end at 0. */
-export function axesOfCard(card: CardShape) {
+export function axesOfCard(card: CardDraft) {
   return {
     columns: cardValues(card.across, card.acrossFrom, card.acrossTo, card.columns),
     rows: cardValues(card.up, card.upFrom, card.upTo, card.rows),
@@ -54,7 +54,7 @@ export function axesOfCard(card: CardShape) {
  * All cells of a card, in rows from the lower left. @throws {RangeError} where ratios begin or end at 0.
  * Valid: a card as its schema has it. Source: by definition.
  */
-export function cardCells(card: CardShape): readonly Cell[] {
+export function cardCells(card: CardDraft): readonly Cell[] {
   const { columns, rows } = axesOfCard(card)
   const { power, speed, pitch, passes, focus } = card
   return rows.flatMap((up, row) =>

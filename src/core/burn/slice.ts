@@ -3,6 +3,9 @@ import { cardDraftShape, cardShape } from './cardSlice'
 
 const THICKNESS: Act = { id: 'thickness', words: 'Measure the thickness of your sheets' }
 
+/** L* of a bare sheet of which nobody has said anything (common practice: birch). */
+export const USUAL_BARE = 78
+
 /** One try to cut through: what it was done with, and what became of it. */
 export const cutTryShape = group({
   order: bare(),
@@ -76,7 +79,7 @@ export const materialShape = group({
     quantity: 'lightness',
     min: 5,
     max: 99,
-    assume: { value: 78, halfWidth: 8 },
+    assume: { value: USUAL_BARE, halfWidth: 8 },
     begun: () => false,
   }),
   tries: many(cutTryShape),
@@ -206,6 +209,12 @@ export const burnsShape = group(
 export type Burns = Of<typeof burnsShape>
 export type BookMaterial = Of<typeof materialShape>
 export type BookSetting = Of<typeof settingShape>
+
+/** L* of a bare material, or of a usual one. Source: as entered. Valid: any material of the book. @example bareToneOf({ bareTone: { value: 72 } }) // 72 */
+export function bareToneOf({ bareTone }: { readonly bareTone: { readonly value: number | null } }): number {
+  return bareTone.value ?? USUAL_BARE
+}
+
 export interface BurnsBench {
   readonly burns: Burns
 }

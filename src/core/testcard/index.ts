@@ -1,5 +1,6 @@
 export * from './colour'
 export * from './depthFigures'
+export * from './designTones'
 export * from './domain'
 export * from './findMarks'
 export * from './homography'

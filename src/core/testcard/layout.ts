@@ -1,5 +1,4 @@
-import type { CardShape } from '../burn'
-import { axesOfCard } from '../burn'
+import { axesOfCard, type CardShape } from '../burn'
 import { widthOfLetters } from './lettering'
 
 /** A place on the card, mm from its lower left corner. */

@@ -1,7 +1,6 @@
 import type { View } from '../bench'
-import { lightByPower, type CardShape, type CutBench } from '../burn'
+import { cardCells, type CardShape, type Cell, type CutBench, lightByPower, lightOfCell } from '../burn'
 import { lightness, luminanceOf } from './colour'
-import { cardCells, lightOfCell, type Cell } from '../burn'
 
 /** A cell of any card of a material, as it was burnt and read. */
 export interface Patch extends Cell {

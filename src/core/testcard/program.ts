@@ -1,7 +1,6 @@
 import { runUp } from '../calibrate'
-import type { CardShape } from '../burn'
+import { cardCells, type CardShape, type CellSetting, spreadCells } from '../burn'
 import type { Step } from '../gcode'
-import { cardCells, spreadCells, type CellSetting } from '../burn'
 import { GAP, layoutCard, MARK, MODULE, middleOf, type CardLayout } from './layout'
 import { letters } from './lettering'
 

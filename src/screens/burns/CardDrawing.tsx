@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react'
-import type { CardShape } from '../../core/burn'
+import { cardCells, type CardShape, type Cell } from '../../core/burn'
 import { layoutCard, letters, MARK, middleOf, MODULE } from '../../core/testcard'
-import { cardCells, type Cell } from '../../core/burn'
 import { modulesOfCode } from '../../state'
 
 /** What a cell shows: its tone, L*, and the words on it; null where nothing is known of it. */

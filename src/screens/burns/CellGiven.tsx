@@ -1,24 +1,12 @@
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
-import { lightness, luminanceOf } from '../../core/testcard'
-import { cardCells } from '../../core/burn'
+import { EYE_U, eyeTones, lightness, luminanceOf } from '../../core/testcard'
+import { bareToneOf, cardCells } from '../../core/burn'
 import { parseQuantity } from '../../core/units'
-import { DONE, EYE_U, sayCells, told, type CellSaid, type Told } from '../../state'
+import { DONE, sayCells, told, type CellSaid, type Told } from '../../state'
 import { Findings, LengthField, PlainField, useUnits } from '../../ui'
 import { sayVariable } from './CardValue'
 import { pickCell, usePickedCell } from './picked'
-
-/** What the eye says of a cell, between the bare material and black, L* as a share of the way down. */
-const BY_EYE = [
-  ['As bare', 0],
-  ['Just seen', 0.1],
-  ['Light', 0.28],
-  ['Middle', 0.5],
-  ['Dark', 0.75],
-  ['Darkest', 0.95],
-] as const
-/** L* of char, to which the eye's words reach (common practice). */
-const CHAR = 22
 
 /** The cell that is picked on the plate: what it was burnt with, and what is said of it by eye, by number or by rule. */
 export function CellGiven({ bench, id, cardId }: { readonly bench: Bench; readonly id: string; readonly cardId: string }) {
@@ -39,7 +27,7 @@ export function CellGiven({ bench, id, cardId }: { readonly bench: Bench; readon
       </p>
     )
   }
-  const bare = material.bareTone.value ?? 78
+  const bare = bareToneOf(material)
   const read = card.cells[cell.id]
   const tell = (it: CellSaid): Told => {
     const outcome = sayCells(id, cardId, { [cell.id]: it })
@@ -72,14 +60,14 @@ export function CellGiven({ bench, id, cardId }: { readonly bench: Bench; readon
       ) : (
         <>
           <div className="no-print mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="By eye">
-            {BY_EYE.map(([words, share]) => (
+            {eyeTones(bare).map((it) => (
               <button
-                key={words}
+                key={it.words}
                 type="button"
                 className="button"
-                onClick={() => tell({ tone: { value: Math.max(1, bare - share * (bare - CHAR)), u: EYE_U, by: 'eye' } })}
+                onClick={() => tell({ tone: { value: it.tone, u: EYE_U, by: 'eye' } })}
               >
-                {words}
+                {it.words}
               </button>
             ))}
           </div>

@@ -6,7 +6,7 @@ import { whyNotBurnt } from '../../core/safety'
 import { displayUnit, doubtFromCore, unitOf } from '../../core/units'
 import { engineOf, useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
-import { axisOf, Chart, legendOf, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, crossLines, legendOf, type ChartLook } from '../../ui/chart'
 
 /** The chance that a line comes through over its speed; tries stand at the top and at the bottom. */
 export function CutChart({ id }: { readonly id: string }) {
@@ -46,23 +46,6 @@ function optionOf(bench: Bench, id: string, system: 'metric' | 'inch', look: Cha
   const limit = engine.withDoubt(cutLimit, id)
   const [half, use] = [shownNumber(limit.result), shownNumber(engine.value(cutSpeed, id).result)]
   const spread = limit.doubt?.expanded ?? 0
-  const upright = (speed: number | null, words: string) =>
-    speed === null
-      ? []
-      : [
-          {
-            xAxis: at(speed),
-            lineStyle: { color: second, type: 'dotted', width: 1.2 },
-            label: {
-              formatter: words,
-              color: second,
-              fontFamily: font,
-              fontSize: 11.5,
-              backgroundColor: paper,
-              position: 'insideEndTop',
-            },
-          },
-        ]
   const made = tries.known ? tries.value : []
   const points = (isThrough: boolean) =>
     made.filter((it) => it.isThrough === isThrough).map((it) => [at(it.speed), isThrough ? 100 : 0])
@@ -91,7 +74,10 @@ function optionOf(bench: Bench, id: string, system: 'metric' | 'inch', look: Cha
         symbol: 'none',
         data: curve.known ? curve.value.map((it) => [at(it.speed), it.chance * 100]) : [],
         lineStyle: { color: ink, width: 1.4 },
-        markLine: { silent: true, symbol: 'none', data: [...upright(use, '95 of 100'), ...upright(half, 'one of two')] },
+        markLine: crossLines(look, 'xAxis', [
+          [use === null ? null : at(use), '95 of 100'],
+          [half === null ? null : at(half), 'one of two'],
+        ]),
         ...(half === null
           ? {}
           : {

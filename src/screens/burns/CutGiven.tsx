@@ -34,6 +34,10 @@ export function CutGiven() {
   return (
     <div className="mt-2 grid gap-4">
       <Book bench={bench} shown={id} />
+      <Sentence>
+        A line is cut with <FactField path="burns.cutPower" /> and a number of passes of <FactField path="burns.cutPasses" />; the
+        first line at <FactField path="burns.firstSpeed" />.
+      </Sentence>
       {id !== null && material !== undefined && (
         <>
           <About key={id} id={id} material={material} />
@@ -77,10 +81,7 @@ function Try({ bench, id }: { readonly bench: Bench; readonly id: string }) {
   const seen = isHere && burnt !== null ? isThroughOnStandIn(burnt.run) : null
   return (
     <Panel title="The next try">
-      <Sentence>
-        A line is cut with <FactField path="burns.cutPower" /> and a number of passes of <FactField path="burns.cutPasses" />; the
-        first line at <FactField path="burns.firstSpeed" />. {speed !== null && <>Now at {say(speed)}, which tells most.</>}
-      </Sentence>
+      {speed !== null && <p className="py-1 text-[14px]">A line at {say(speed)} tells most now.</p>}
       {speed !== null && (
         <HandOut name="cutting try" steps={trySteps(bench, speed)} bench={bench} prepare={prepare} burnWords="Burn this line" />
       )}

@@ -57,16 +57,18 @@ export function DepthGiven() {
   return (
     <div className="mt-4 grid gap-4">
       <Book bench={bench} shown={id} />
+      <Sentence>
+        The depth that is wanted is <FactField path="burns.depthWanted" />. Brush the cells out and read them with the depth rod
+        of the calipers.
+      </Sentence>
       {id !== null && material !== undefined && (
         <>
           <About key={id} id={id} material={material} />
-          <Panel title="Given, the depth">
-            <Sentence>
-              The depth that is wanted is <FactField path="burns.depthWanted" />. Brush the cells out and read them with the depth
-              rod of the calipers.
-            </Sentence>
-            {cardId !== null && isBurnt && <CellGiven bench={bench} id={id} cardId={cardId} />}
-          </Panel>
+          {cardId !== null && isBurnt && (
+            <Panel title="Given, the depth">
+              <CellGiven bench={bench} id={id} cardId={cardId} />
+            </Panel>
+          )}
           <Kept id={id} material={material} isBurnt={isBurnt} want="depth" />
         </>
       )}

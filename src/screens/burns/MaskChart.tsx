@@ -5,7 +5,7 @@ import type { Bench } from '../../core/document'
 import { displayUnit, doubtFromCore, unitOf } from '../../core/units'
 import { engineOf, useBenchStore } from '../../state'
 import { useUnits } from '../../ui'
-import { axisOf, Chart, legendOf, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, crossLines, legendOf, type ChartLook } from '../../ui/chart'
 
 /** Both chances over the speed of the line. */
 export function MaskChart({ id }: { readonly id: string }) {
@@ -34,7 +34,7 @@ function ChartOf({ bench, id }: { readonly bench: Bench; readonly id: string }) 
 }
 
 function optionOf(bench: Bench, id: string, system: 'metric' | 'inch', look: ChartLook): Record<string, unknown> {
-  const { ink, second, paper, font } = look
+  const { ink, second, font } = look
   const engine = engineOf(bench)
   const unit = displayUnit('speed', system)
   const at = (speed: number): number => doubtFromCore(speed, unit)
@@ -68,27 +68,7 @@ function optionOf(bench: Bench, id: string, system: 'metric' | 'inch', look: Cha
         data: places.map((it) => [at(it.speed), it.tape * (1 - it.marked) * 100]),
         lineStyle: { color: second, width: 0.8 },
         areaStyle: { color: second, opacity: 0.14 },
-        markLine:
-          use === null
-            ? undefined
-            : {
-                silent: true,
-                symbol: 'none',
-                data: [
-                  {
-                    xAxis: at(use),
-                    lineStyle: { color: second, type: 'dotted', width: 1.2 },
-                    label: {
-                      formatter: 'to use',
-                      color: second,
-                      fontFamily: font,
-                      fontSize: 11.5,
-                      backgroundColor: paper,
-                      position: 'insideEndTop',
-                    },
-                  },
-                ],
-              },
+        markLine: crossLines(look, 'xAxis', [[use === null ? null : at(use), 'to use']]),
       },
     ],
   }

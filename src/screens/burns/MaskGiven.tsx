@@ -38,6 +38,9 @@ export function MaskGiven() {
   return (
     <div className="mt-2 grid gap-4">
       <Book bench={bench} shown={id} />
+      <Sentence>
+        A line is cut through the tape with <FactField path="burns.maskPower" />.
+      </Sentence>
       {id !== null && material !== undefined && (
         <>
           <About key={id} id={id} material={material} />
@@ -73,10 +76,7 @@ function Try({ bench, id }: { readonly bench: Bench; readonly id: string }) {
   }
   return (
     <Panel title="The next try of the mask">
-      <Sentence>
-        A line is cut through the tape with <FactField path="burns.maskPower" />.{' '}
-        {speed !== null && <>Now at {sayQuantity(speed, null, unit)}, which tells most.</>}
-      </Sentence>
+      {speed !== null && <p className="py-1 text-[14px]">A line at {sayQuantity(speed, null, unit)} tells most now.</p>}
       {speed !== null && power !== null && (
         <HandOut
           name="mask try"

@@ -2,7 +2,7 @@ import { useCallback } from 'react'
 import type { Bench } from '../../core/document'
 import { toneAt, toneLaw, tonePatches, toneSetting } from '../../core/testcard'
 import { engineOf, useBenchStore } from '../../state'
-import { axisOf, Chart, type ChartLook } from '../../ui/chart'
+import { axisOf, Chart, crossLines, type ChartLook } from '../../ui/chart'
 
 /** Tone over dose: cells as read, the law with its ±, the tone that is wanted. */
 export function ToneChart({ id }: { readonly id: string }) {
@@ -69,28 +69,7 @@ function optionOf(bench: Bench, id: string, look: ChartLook): Record<string, unk
         ...line,
         data: curve.map((it) => [it.dose, it.tone]),
         lineStyle: { color: ink, width: 1.4 },
-        ...(setting.known
-          ? {
-              markLine: {
-                silent: true,
-                symbol: 'none',
-                data: [
-                  {
-                    yAxis: setting.value.tone,
-                    lineStyle: { color: second, type: 'dotted', width: 1.2 },
-                    label: {
-                      formatter: 'wanted',
-                      color: second,
-                      fontFamily: font,
-                      fontSize: 11.5,
-                      backgroundColor: paper,
-                      position: 'insideEndTop',
-                    },
-                  },
-                ],
-              },
-            }
-          : {}),
+        markLine: crossLines(look, 'yAxis', [[setting.known ? setting.value.tone : null, 'wanted']]),
       },
       {
         type: 'scatter',

@@ -1,9 +1,8 @@
 import { useState } from 'react'
-import type { BookMaterial, CardVariable } from '../../core/burn'
+import { type BookMaterial, cardCells, type CardVariable } from '../../core/burn'
 import type { Bench } from '../../core/document'
 import { whyNotBurnt } from '../../core/safety'
 import { cardSeconds, layoutCard, markSetting } from '../../core/testcard'
-import { cardCells } from '../../core/burn'
 import { displayUnit, sayQuantity } from '../../core/units'
 import {
   cardShown,
@@ -51,15 +50,18 @@ export function ToneGiven() {
   return (
     <div className="mt-4 grid gap-4">
       <Book bench={bench} shown={id} />
+      <Sentence>
+        The tone that is wanted is <FactField path="burns.toneWanted" />
+        {isBurnt && (
+          <>
+            ; the bare material has <FactField path={`burns.materials.${id}.bareTone`} />
+          </>
+        )}
+        .
+      </Sentence>
       {id !== null && material !== undefined && (
         <>
           <About key={id} id={id} material={material} />
-          {isBurnt && (
-            <Sentence>
-              The tone that is wanted is <FactField path="burns.toneWanted" />; the bare material has{' '}
-              <FactField path={`burns.materials.${id}.bareTone`} />.
-            </Sentence>
-          )}
           {isBurnt && <Cards key={`cards ${id}`} bench={bench} id={id} material={material} />}
           {isBurnt && <Design key={`design ${id}`} bench={bench} id={id} hasCards={Object.keys(material.cards).length > 0} />}
           <Kept id={id} material={material} isBurnt={isBurnt} want="tone" />

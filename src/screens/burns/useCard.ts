@@ -1,15 +1,11 @@
 import { useMemo } from 'react'
-import type { CardShape } from '../../core/burn'
+import { bareToneOf, cardCells, type CardShape } from '../../core/burn'
 import type { Bench } from '../../core/document'
-import { lightness, luminanceOf, toneAt, toneLaw } from '../../core/testcard'
-import { cardCells } from '../../core/burn'
+import { designTones, lightness, luminanceOf } from '../../core/testcard'
 import { displayUnit, fromCore, unitOf, type UnitSystem } from '../../core/units'
 import { cardShown, designOf, engineOf, useBenchStore, useBurnSeen, useCardPictures, useSession } from '../../state'
 import type { CellFace } from './CardDrawing'
 import { sayVariable } from './CardValue'
-
-/** L* of a bare sheet nobody has said anything of. */
-const USUAL_BARE = 78
 
 /** What the plate of the test card shows: one that was made, else the one that is designed. */
 export interface ShownCard {
@@ -31,7 +27,7 @@ export function useShownCard(materialId: string | null): ShownCard | null {
 function shownCard(bench: Bench, materialId: string, chosen: string | null): ShownCard | null {
   const material = bench.burns.materials[materialId]
   if (material === undefined) return null
-  const bare = material.bareTone.value ?? USUAL_BARE
+  const bare = bareToneOf(material)
   const id = chosen === DESIGNED ? null : cardShown(bench, materialId, chosen)
   const made = id === null ? undefined : material.cards[id]
   if (made !== undefined) return { id, card: made, bare }
@@ -56,8 +52,8 @@ export function useFaces(
 }
 
 function facesOf(bench: Bench, materialId: string, { id, card, bare }: ShownCard, system: UnitSystem) {
-  const law = id === null ? engineOf(bench).value(toneLaw, materialId).result : null
-  const watts = bench.optics.power.value
+  const expected = id === null ? engineOf(bench).value(designTones, materialId).result : null
+  const tones = new Map(expected?.known === true ? expected.value.map((it) => [it.id, it.tone]) : [])
   return Object.fromEntries(
     cardCells(card).map((cell): [string, CellFace] => {
       const place = `Cell ${cell.column + 1}/${cell.row + 1}: ${sayVariable(card.across, cell[card.across], system)}, ${sayVariable(card.up, cell[card.up], system)}`
@@ -74,9 +70,8 @@ function facesOf(bench: Bench, materialId: string, { id, card, bare }: ShownCard
         const tone = lightness(read.share * luminanceOf(bare))
         return [cell.id, { tone, text: String(Math.round(tone)), says: `${place}, tone ${Math.round(tone)} L*` }]
       }
-      if (law?.known === true && watts !== null) {
-        const dose = (watts * cell.power * cell.passes) / (cell.speed * cell.pitch)
-        const { tone } = toneAt(law.value, dose, cell.speed)
+      const tone = tones.get(cell.id)
+      if (tone !== undefined) {
         return [cell.id, { tone, text: String(Math.round(tone)), says: `${place}, expected ${Math.round(tone)} L*` }]
       }
       return [cell.id, { tone: null, text: '', says: `${place}, not read` }]

@@ -2,7 +2,6 @@ import { setAt, shownNumber, templateOf } from '../core/bench'
 import {
   bareToneOf,
   CARD_VARIABLES,
-  cardCells,
   type CardDraft,
   cardShape,
   type CardShape,
@@ -159,7 +158,7 @@ export function planCard(bench: Bench, design: CardDraft, code: string): Outcome
   const flat: CardShape = { ...design, ...place }
   const card = {
     ...flat,
-    originX: flat.originX + Math.ceil(cardRoom(Math.max(...cardCells(flat).map((it) => it.speed)), machine)),
+    originX: flat.originX + Math.ceil(cardRoom(flat, machine).left),
   }
   return { ok: true, value: { card, machine, steps: () => cardSteps(card, modulesOfCode(code), machine) }, findings: [] }
 }

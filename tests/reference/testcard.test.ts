@@ -301,8 +301,10 @@ describe('pictures that cannot be read', () => {
     expect(codesOf(taken({ blur: 14 }))[0]).toMatch(/^marks/)
     expect(codesOf(taken({ width: 200, height: 160, blur: 0.4 }))[0]).toMatch(/^marks|too-small/)
   })
-  it('one of another card is named by the number on it', () => {
-    expect(codesOf(taken(), { ...card, code: 'OTHER1' })).toEqual(['other-card'])
+  it('one of another card does not fit; where its marks do by chance, its number is named', () => {
+    expect(codesOf(taken(), { ...card, code: 'OTHER1' })).toEqual(['marks-unlike'])
+    const named = readTestCard(taken(), card, tone.bare, () => 'OTHER1')
+    expect(named.findings.map((it) => it.code)).toEqual(['other-card'])
   })
   it('a mirrored one is turned back and said; the tones stay in their places', () => {
     const whole = taken()

@@ -49,7 +49,8 @@ export function valueOnCard(kind: CardShape['across'], value: number): string {
 
 /**
  * Lays a card out. @throws {RangeError} where its values cannot be.
- * Valid: a card as its schema has it. Source: by definition; three marks beside the corners make it look like no turned or mirrored one.
+ * Valid: a card as its schema has it. Source: by definition; three marks beside the corners make it look like no turned, mirrored or other
+ * one.
  */
 export function layoutCard(card: CardShape): CardLayout {
   const { columns, rows } = axesOfCard(card)
@@ -66,6 +67,7 @@ export function layoutCard(card: CardShape): CardLayout {
   const top = cells.y + across(card.rows) + QUIET * MODULE
   const height = round(top + code + QUIET * MODULE)
   const [w, h] = [width - EDGE, height - EDGE]
+  const shares = markShares(card.code)
   const step = card.cell + GAP
   return {
     width,
@@ -75,9 +77,9 @@ export function layoutCard(card: CardShape): CardLayout {
       { x: w, y: EDGE },
       { x: w, y: h },
       { x: EDGE, y: h },
-      { x: round(0.36 * width), y: EDGE },
-      { x: EDGE, y: round(0.62 * height) },
-      { x: w, y: round(0.45 * height) },
+      { x: round(shares.bottom * width), y: EDGE },
+      { x: EDGE, y: round(shares.left * height) },
+      { x: w, y: round(shares.right * height) },
     ],
     cell: card.cell,
     cells,
@@ -100,6 +102,16 @@ export function layoutCard(card: CardShape): CardLayout {
       })),
     ],
   }
+}
+
+/**
+ * Where the three marks beside the corners lie, as shares of the edges: by the card's number, so that another card's marks do not fit.
+ * Whatever the number, no turn and no mirror takes them onto one another.
+ */
+function markShares(code: string): { readonly bottom: number; readonly left: number; readonly right: number } {
+  const sum = Array.from(code).reduce((all, letter) => (Math.imul(all, 31) + (letter.codePointAt(0) ?? 0)) >>> 0, 7)
+  const step = (k: number): number => 0.03 * (Math.floor(sum / 7 ** k) % 7)
+  return { bottom: 0.28 + step(0), left: 0.56 + step(1), right: 0.36 + step(2) }
 }
 
 /** Middle of a cell, mm. Valid: a cell of the card. Source: by definition. */

@@ -29,7 +29,7 @@ const MOST = 16
 /** A mark may lie so far from where four others say, as shares of its own diameter, before the lens is taken into account. */
 const NEAR = 0.9
 /** Marks may lie so far from the fitted pose, mm on the card. */
-const FITS = 0.35
+const FITS = 0.2
 
 /**
  * Finds how a card lies by its marks. @param marks Of the layout, mm: four corners, then those that tell its ways of lying apart.

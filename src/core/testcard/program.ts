@@ -205,10 +205,19 @@ export function cardSeconds(
 }
 
 /**
- * Room that scan lines need beside a card, mm. @param fastest Of its speeds, mm/s. @throws {RangeError} where its run-up cannot be.
- * Valid: even acceleration. Source: v²/2a, and the way that passes until the light comes; bare material between the cells is room too.
- * @example cardRoom(100, { acceleration: 1000, onDelay: 0.01, offDelay: 0 }) // 6.9
+ * Room that run-ups need to the left of a card and to its right, mm. @throws {RangeError} where its values cannot be.
+ * Valid: even acceleration. Source: v²/2a for the marks, which stand at the edges, and for the cells, which have the card's own room.
  */
-export function cardRoom(fastest: number, { acceleration, onDelay }: CardMachine): number {
-  return Math.max(0, runUp(fastest, acceleration) + fastest * (onDelay ?? 0) - GAP)
+export function cardRoom(card: CardShape, machine: CardMachine): { readonly left: number; readonly right: number } {
+  const { width, marks, cells, cell, columns } = layoutCard(card)
+  const wayOf = (speed: number): number => runUp(speed, machine.acceleration)
+  const lateOf = (speed: number): number => speed * (machine.onDelay ?? 0)
+  const mark = markSetting(card, machine).speed
+  const fastest = Math.max(...cardCells(card).map((it) => it.speed))
+  const edge = Math.min(...marks.map((it) => it.x)) - MARK.outer
+  const end = cells.x + columns * cell + (columns - 1) * GAP
+  return {
+    left: Math.max(0, wayOf(mark) + lateOf(mark) - edge, wayOf(fastest) + lateOf(fastest) - cells.x),
+    right: Math.max(0, wayOf(mark) - edge, wayOf(fastest) - (width - end)),
+  }
 }

@@ -1,34 +1,11 @@
 import { refused, type Finding, type Outcome } from '../units'
 import { after, IDENTITY, mappedOutline, readTransform, type Affine } from './affine'
+import type { Drawing, Shape } from './drawing'
 import type { Outline, Point } from './geometry'
 import { readPathData } from './pathData'
 import { ellipse, polyline, rectangle, type ShapeNumbers } from './svgShapes'
 import { declaredOf, FIRST_STYLE, inherited, readRules, type Rules, type Style, type XmlNode } from './svgStyle'
 import { fitViewBox, MM_OF_PIXEL, readLength, readViewBox } from './svgUnits'
-
-/** A shape of a drawing, in mm, y upwards from the lower left corner of the sheet. */
-export interface Shape {
-  /** The element it comes from, and its id; empty where it has none. */
-  readonly element: string
-  readonly id: string
-  readonly outlines: readonly Outline[]
-  /** Colours as written; null: not filled, not stroked. */
-  readonly fill: string | null
-  readonly stroke: string | null
-  /** mm. */
-  readonly strokeWidth: number
-  readonly fillRule: 'nonzero' | 'evenodd'
-}
-
-/** A drawing that was read. */
-export interface Drawing {
-  /** mm. */
-  readonly width: number
-  readonly height: number
-  /** Whether the file says its size in a unit; without one a pixel is 1/96 in. */
-  readonly hasUnits: boolean
-  readonly shapes: readonly Shape[]
-}
 
 /** More shapes than this are not drawn: a few nested uses make millions. */
 const MOST_SHAPES = 200_000
@@ -236,6 +213,7 @@ class SvgReader {
     this.shapes.push({
       element: node.name,
       id: node.attributes['id'] ?? '',
+      layer: '',
       outlines: drawn.map((it) => mappedOutline(map, it)),
       fill,
       stroke,

@@ -19,6 +19,7 @@ const DOMAINS = [
   'nesting',
   'air',
   'safety',
+  'work',
   'schedule',
   'cost',
   'workshop',

@@ -162,7 +162,7 @@ describe('the way of the head', () => {
   it('a delay of 0.5 ms at 100 mm/s would part lines by 0.10 mm (handbook): the words come that much earlier, each way', () => {
     const late = { ...MACHINE, onDelay: 0.0005, offDelay: 0.0005 }
     const lit = scanSteps(parted, late, { x: 0, y: 0 }).filter((it) => it.kind === 'line' && it.power > 0)
-    const [there, back] = lit as [{ x: number }, { x: number }]
+    const [there, back] = lit.map((it) => ({ x: 'x' in it ? it.x : 0 })) as [{ x: number }, { x: number }]
     expect(there.x).toBeCloseTo(29.95, 9)
     expect(back.x).toBeCloseTo(20.05, 9)
     expect(back.x - 20 + (30 - there.x)).toBeCloseTo(0.1, 9)

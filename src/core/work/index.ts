@@ -1,0 +1,5 @@
+export * from './arcFit'
+export * from './kerf'
+export * from './oneTree'
+export * from './rings'
+export * from './tour'

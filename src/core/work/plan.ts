@@ -1,0 +1,152 @@
+import type { Point } from '../artwork'
+import type { Step } from '../gcode'
+import type { ScanMachine } from '../scan'
+import type { Finding } from '../units'
+import { contoursOf, type Contour } from './contours'
+import { fillSteps, planFill, planPicture, type PlannedFill } from './fills'
+import type { Polygons } from './kerf'
+import { leadTo } from './leads'
+import { oneTreeBound } from './oneTree'
+import { forestOf } from './rings'
+import type { OutlineTask, Task } from './task'
+import { darkWay, tourOf, type Stop, type Visit } from './tour'
+import { stepsAlong } from './wayOut'
+
+/** All that is to be burnt in one go, and with what. */
+export interface WorkJob {
+  readonly tasks: readonly Task[]
+  readonly machine: ScanMachine
+  /** mm. */
+  readonly kerf: number
+  /** How far chords and arcs may lie from what is drawn, mm; more than 0. */
+  readonly within: number
+  /** Where the head begins and ends, mm. */
+  readonly start: Point
+  /** Whether the head moves up and down by program. */
+  readonly hasZ: boolean
+}
+
+/** A job as steps, and what is known of it. */
+export interface PlannedWork {
+  readonly steps: readonly Step[]
+  readonly fills: readonly Omit<PlannedFill, 'parted'>[]
+  /** Dark ways between lines and cuts, mm, and what no order could be shorter than. */
+  readonly ways: { readonly dark: number; readonly bound: number; readonly count: number }
+  readonly findings: readonly Finding[]
+}
+
+/**
+ * Plans a job: pictures and fills, then what is marked, then what is cut part-way, then what is cut through, inside before outside.
+ * @throws {RangeError} where a setting is out of its range.
+ * Valid: tasks in the machine's own mm. Source: handbook of the trade (inside before outside, marks before cuts); `tourOf`, `quickestFill`.
+ */
+export function planWork(job: WorkJob, polygons: Polygons): PlannedWork {
+  const writer = new WorkWriter(job)
+  const lines = job.tasks.filter((it): it is OutlineTask => it.does === 'mark' || it.does === 'part' || it.does === 'cut')
+  const { contours, findings } = contoursOf(lines, job.kerf, polygons, job.within)
+  for (const task of job.tasks) {
+    if (task.does === 'fill') writer.fill(planFill(task, job.machine, job.within), task.setting.passes, task.setting.focus)
+    if (task.does === 'picture') writer.fill(planPicture(task, job.machine), task.setting.passes, task.setting.focus)
+  }
+  for (const does of ['mark', 'part', 'cut'] as const) writer.lines(contours.filter((it) => it.task.does === does))
+  return writer.done(findings)
+}
+
+class WorkWriter {
+  private readonly steps: Step[] = []
+  private readonly fills: Omit<PlannedFill, 'parted'>[] = []
+  private readonly ways = { dark: 0, bound: 0, count: 0 }
+  private at: Point
+  private height = 0
+
+  constructor(private readonly job: WorkJob) {
+    this.at = job.start
+  }
+
+  fill(planned: PlannedFill, passes: number, focus: number): void {
+    const { parted, ...about } = planned
+    this.fills.push(about)
+    this.remark(planned.name)
+    if (parted.every((it) => it.scan.lines.length === 0)) return
+    this.lift(focus)
+    this.take(fillSteps(planned, passes, this.job.machine, this.at))
+  }
+
+  /** Contours in a good order, each begun where it is nearest. */
+  lines(contours: readonly Contour[]): void {
+    if (contours.length === 0) return
+    const stops = stopsOf(contours)
+    const visits = tourOf(stops, this.at)
+    const places = contours.map((it) => it.places[0] as Point)
+    this.ways.dark += darkWay(stops, this.at, visits)
+    this.ways.bound += oneTreeBound([this.at, ...places].slice(0, MOST_BOUND))
+    this.ways.count += contours.length
+    visits.forEach((visit, k) => this.contour(contours, visit, visits[k + 1]))
+  }
+
+  private contour(all: readonly Contour[], { stop, turned }: Visit, next: Visit | undefined): void {
+    const contour = all[stop] as Contour
+    const begin = contour.isClosed ? this.beginning(contour, next === undefined ? null : (all[next.stop] as Contour)) : 0
+    const rings = all.filter((it) => it.task.does === contour.task.does).map((it) => it.places)
+    const lead = contour.isClosed ? leadTo(contour, begin, contour.task.lead, rings) : null
+    const { within, kerf, hasZ } = this.job
+    this.remark(contour.task.name)
+    if (!hasZ) this.lift(contour.task.setting.focus)
+    this.take(stepsAlong(contour, { begin, turned, lead, within, kerf, hasZ }))
+  }
+
+  /** The place of a ring that lies best between where the head is and where it goes next. */
+  private beginning({ places }: Contour, next: Contour | null): number {
+    const to = next === null ? this.job.start : (next.places[0] as Point)
+    const cost = ({ x, y }: Point): number => Math.hypot(x - this.at.x, y - this.at.y) + Math.hypot(x - to.x, y - to.y)
+    let best = 0
+    for (let i = 1; i < places.length - 1; i++) if (cost(places[i] as Point) < cost(places[best] as Point)) best = i
+    return best
+  }
+
+  private remark(text: string): void {
+    const last = this.steps.findLast((it) => it.kind === 'remark')
+    if (last?.text !== text) this.steps.push({ kind: 'remark', text })
+  }
+
+  /** Raises the head in the dark, where it moves by program. */
+  private lift(focus: number): void {
+    if (!this.job.hasZ || focus === this.height) return
+    this.steps.push({ kind: 'rapid', ...this.at, z: focus })
+    this.height = focus
+  }
+
+  private take(steps: readonly Step[]): void {
+    for (const step of steps) {
+      this.steps.push(step)
+      if (!('x' in step)) continue
+      this.at = { x: step.x, y: step.y }
+      if (step.z !== undefined) this.height = step.z
+    }
+  }
+
+  done(findings: readonly Finding[]): PlannedWork {
+    this.lift(0)
+    const { x, y } = this.job.start
+    if (this.at.x !== x || this.at.y !== y) this.steps.push({ kind: 'rapid', x, y })
+    return { steps: this.steps, fills: this.fills, ways: this.ways, findings }
+  }
+}
+
+/** More places than this have no bound worked out: it takes longer than it tells. */
+const MOST_BOUND = 600
+
+/** Contours as stops: what lies in another is done before it. */
+function stopsOf(contours: readonly Contour[]): readonly Stop[] {
+  const rings = contours.flatMap((it, index) => (it.isClosed ? [{ ring: it.drawn, index }] : []))
+  const { parents } = forestOf(rings.map((it) => it.ring))
+  const before = contours.map(() => -1)
+  rings.forEach(({ index }, k) => {
+    const parent = parents[k] as number
+    if (parent >= 0) before[index] = (rings[parent] as { index: number }).index
+  })
+  return contours.map(({ places, isClosed }, i): Stop => {
+    const [from, end] = [places[0] as Point, places.at(-1) as Point]
+    return { from, to: isClosed ? from : end, turns: !isClosed, before: before[i] as number }
+  })
+}

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { notify } from './notify'
 
-/** A bench file dropped anywhere on the window is opened; on an open bench any other file is read as a program. */
+/** A bench file dropped anywhere on the window is opened; on an open bench artwork is taken in, and any other file is read as a program. */
 export function DropZone() {
   const [over, setOver] = useState(false)
   const navigate = useNavigate()
@@ -36,7 +36,7 @@ export function DropZone() {
   if (!over) return null
   return (
     <div className="pointer-events-none fixed inset-3 z-50 grid place-items-center border-2 border-dashed border-teal bg-[color-mix(in_srgb,var(--paper)_85%,transparent)]">
-      <p className="text-[20px] font-[650]">Drop a bench file to open it, or a program to look at it</p>
+      <p className="text-[20px] font-[650]">Drop artwork to burn it, a program to look at it, or a bench file to open it</p>
     </div>
   )
 }

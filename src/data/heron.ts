@@ -10,6 +10,7 @@ import { heronBurns } from './heronBurns'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
+import { heronArtwork, heronWork } from './heronWork'
 import type { BenchBundle } from './store'
 
 const MADE = '2026-11-14T10:20:00.000Z'
@@ -167,6 +168,7 @@ export function heron(id = 'heron'): BenchBundle {
       },
     },
     burns: heronBurns(blank.burns),
+    work: heronWork(id, blank.work),
     plan: heronPlan(blank.plan),
     safety: {
       ...blank.safety,
@@ -175,5 +177,6 @@ export function heron(id = 'heron'): BenchBundle {
       beamAtEyewear: stated(2.5, '2.5', 'mm', 0.5),
     },
   }
-  return { bench, records: heronRecords(id), files: [] }
+  const artwork = heronArtwork(id)
+  return { bench, records: [...heronRecords(id), ...artwork.map((it) => it.record)], files: artwork.map((it) => it.file) }
 }

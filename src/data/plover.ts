@@ -4,6 +4,7 @@ import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
+import { ploverArtwork, ploverBurns, ploverWork } from './ploverWork'
 import type { BenchBundle } from './store'
 
 const MADE = '2026-10-03T09:00:00.000Z'
@@ -124,6 +125,8 @@ export function plover(id = 'plover'): BenchBundle {
       eyewearScale: given(6, '6', 'count', 0),
       beamAtEyewear: given(2.5, '2.5', 'mm', 0.5),
     },
+    burns: ploverBurns(blank.burns),
+    work: ploverWork(id, blank.work),
     plan: {
       ...blank.plan,
       build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },
@@ -143,5 +146,6 @@ export function plover(id = 'plover'): BenchBundle {
       plugs: Object.fromEntries(usualPlugs().map((it, order) => [`plug-${order + 1}`, { order, ...it }])),
     },
   }
-  return { bench, records: [], files: [] }
+  const { record, file } = ploverArtwork(id)
+  return { bench, records: [record], files: [file] }
 }

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import { shownNumber } from '../core/bench'
-import { bareToneOf, cardCells, type CardShape, type ToneLaw } from '../core/burn'
+import { bareToneOf, cardCells, USUAL_BARE, USUAL_LAW, type CardShape } from '../core/burn'
 import { curvePoints, outOfFocus, rayleigh, waist } from '../core/calibrate'
 import { machineLimits, type Bench } from '../core/document'
 import { layoutCard, middleSpeed, toneLaw } from '../core/testcard'
@@ -11,8 +11,6 @@ import { engineOf } from './evaluate'
 import { writeThroughCard } from './scaleRun'
 import { DONE, told, type Told } from './told'
 
-/** How a sheet darkens of which nothing was read (common practice). */
-const USUAL: Omit<ToneLaw, 'bare'> = { darkest: 22, from: 0.2, by: 0.9, bySpeed: 0.1 }
 /** Side of a cell of the map, mm. */
 const PITCH = 0.1
 
@@ -29,7 +27,8 @@ export const useBurnSeen = create<Seen>()(() => ({ share: null, picture: null, o
 
 let at: Comlink.Remote<BurnWorker> | null = null
 
-function remote(): Comlink.Remote<BurnWorker> {
+/** The worker that burns into maps. */
+export function burnWorker(): Comlink.Remote<BurnWorker> {
   at ??= Comlink.wrap<BurnWorker>(new Worker(new URL('../workers/burn.worker.ts', import.meta.url), { type: 'module' }))
   return at
 }
@@ -47,7 +46,7 @@ export async function seeCardBurnt(bench: Bench, materialId: string, { card, mac
   if (!written.ok) return written.findings
   useBurnSeen.setState({ share: 0 })
   try {
-    const seen = await remote().burn(
+    const seen = await burnWorker().burn(
       { ...ask, text: written.value },
       Comlink.proxy((share: number) => useBurnSeen.setState({ share })),
     )
@@ -69,6 +68,20 @@ export function stopBurning(): void {
 }
 
 function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardPlan['machine']): Omit<BurnAsk, 'text'> | string {
+  const { width, height } = layoutCard(card)
+  const { originX: left, originY: bottom } = card
+  const light = burningOn(bench, materialId, machine)
+  if (typeof light === 'string') return light
+  const box = { left, bottom, right: left + width, top: bottom + height }
+  return { ...light, box, pitch: PITCH, speed: middleSpeed(cardCells(card)) }
+}
+
+/** What a burn on a material of the book is simulated with; in words what is missing. @param delays Seconds; null where nobody measured. */
+export function burningOn(
+  bench: Bench,
+  materialId: string,
+  delays: Pick<CardPlan['machine'], 'onDelay' | 'offDelay'>,
+): Omit<BurnAsk, 'text' | 'box' | 'pitch' | 'speed'> | string {
   const engine = engineOf(bench)
   const limits = machineLimits(engine)
   const watts = bench.optics.power.value
@@ -88,9 +101,6 @@ function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardP
   const most = Math.max(...sorted.map((it) => it.watts))
   const law = engine.value(toneLaw, materialId).result
   const material = bench.burns.materials[materialId]
-  if (material === undefined) return 'This material is not in the book any more.'
-  const { width, height } = layoutCard(card)
-  const { originX: left, originY: bottom } = card
   return {
     limits,
     light: {
@@ -98,15 +108,12 @@ function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardP
       shares: sorted.map((it) => it.share),
       watts: sorted.map((it) => (it.watts * watts) / most),
       pulsesHz: null,
-      onDelay: machine.onDelay ?? 0,
-      offDelay: machine.offDelay ?? 0,
+      onDelay: delays.onDelay ?? 0,
+      offDelay: delays.offDelay ?? 0,
     },
     beam: { x, y, turnRad: 0 },
     surface: shownNumber(engine.value(outOfFocus).result) ?? 0,
     passes: 1,
-    box: { left, bottom, right: left + width, top: bottom + height },
-    pitch: PITCH,
-    tone: law.known ? law.value.law : { ...USUAL, bare: bareToneOf(material) },
-    speed: middleSpeed(cardCells(card)),
+    tone: law.known ? law.value.law : { ...USUAL_LAW, bare: material === undefined ? USUAL_BARE : bareToneOf(material) },
   }
 }

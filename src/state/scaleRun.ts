@@ -249,7 +249,7 @@ export function writeThroughCard(bench: Bench, program: readonly Step[]): Outcom
 const FULL_POWER: Path = 'electrical.fullPower'
 
 /** Why no share of the full power word may leave, or null: it is a guess, or the machine says another. */
-function doubtOfFullPower({ electrical, controller }: Bench): Finding | null {
+export function doubtOfFullPower({ electrical, controller }: Bench): Finding | null {
   const [word, inMachine] = [electrical.fullPower, controller.beam.fullPower.value]
   const say = (code: string, message: string): Finding => ({ code, severity: 'error', path: FULL_POWER, message })
   if (inMachine !== null && inMachine !== word.value) {

@@ -26,8 +26,8 @@ import { Findings } from './Findings'
  */
 export function HandOut(props: {
   readonly name: string
-  /** A long program is made when it leaves, not with every edit. */
-  readonly steps: readonly Step[] | (() => readonly Step[])
+  /** A long program is made when it leaves, not with every edit; one that was written elsewhere comes with what it would do. */
+  readonly steps: readonly Step[] | (() => readonly Step[]) | Worked
   readonly bench: Bench
   /** Called when it is about to leave: lays out what its marks will be known by, or says what stands in the way. */
   readonly prepare: () => Outcome<RunDraft>
@@ -37,9 +37,11 @@ export function HandOut(props: {
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
   const done = useMachine((it) => it.report?.done ?? 0)
-  const isLater = typeof steps === 'function'
-  const worked = useMemo(() => (isLater ? null : workOut(bench, steps)), [bench, steps, isLater])
-  const ways = useWaysOut(name, () => worked ?? workOut(bench, isLater ? steps() : steps), prepare)
+  const worked = useMemo(
+    () => (typeof steps === 'function' ? null : 'words' in steps ? steps : workOut(bench, steps)),
+    [bench, steps],
+  )
+  const ways = useWaysOut(name, () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []), prepare)
   const barred = (worked !== null && worked.findings.length > 0) || running
   const shown = worked ?? ways.made
   return (
@@ -70,7 +72,7 @@ export function HandOut(props: {
 }
 
 /** A program written out, what it would do, and what stands in its way. */
-interface Worked {
+export interface Worked {
   readonly text: string | null
   readonly words: string
   readonly findings: readonly Finding[]

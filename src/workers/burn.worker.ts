@@ -16,6 +16,8 @@ export interface BurnAsk {
   readonly box: { readonly left: number; readonly bottom: number; readonly right: number; readonly top: number }
   /** Side of a cell of the map. */
   readonly pitch: number
+  /** So many cells along each side are one of the picture: their light is averaged, as the eye does from afar. */
+  readonly every?: number
   readonly tone: ToneLaw
   /** Speed that the doses are meant for, mm/s. */
   readonly speed: number
@@ -36,9 +38,9 @@ export interface BurnWorker {
 }
 
 /** Cells along the side of a tile. */
-const TILE = 160
+const TILE = 480
 /** Warm like wood: what a* and b* of the sheet are is not asked. */
-const TINT = [1.04, 1, 0.86] as const
+const TINT = [1.1, 0.985, 0.8] as const
 
 const asked = { isGivenUp: false }
 const wasGivenUp = (): boolean => asked.isGivenUp
@@ -47,15 +49,14 @@ const api: BurnWorker = {
   giveUp() {
     asked.isGivenUp = true
   },
-  async burn({ text, limits, box, pitch, tone, speed, ...rest }, onProgress) {
+  async burn({ text, limits, box, pitch, every = 1, tone, speed, ...rest }, onProgress) {
     asked.isGivenUp = false
     const { moves, findings } = readProgram(text)
     const error = findings.find((it) => it.severity === 'error')
     if (error !== undefined) return refused('program', error.message)
     const job: BurnJob = { ...rest, moves, plan: planMoves(moves, limits) }
     const tiles = tilesOf(box, pitch, TILE)
-    const [columns, rows] = [Math.ceil((box.right - box.left) / pitch), Math.ceil((box.top - box.bottom) / pitch)]
-    const pixels = new Uint8ClampedArray(columns * rows * 4)
+    const shown = new ShownBurn(box, pitch, every)
     let most = 0
     for (const [k, tile] of tiles.entries()) {
       const map = burnDose(job, tile)
@@ -68,21 +69,51 @@ const api: BurnWorker = {
         for (let i = 0; i < tile.columns; i++) {
           const dose = map.dose[j * tile.columns + i] as number
           most = Math.max(most, dose)
-          paint(pixels, (rows - 1 - bottom - j) * columns + left + i, toneAfter(tone, dose, speed))
+          shown.add(left + i, bottom + j, toneAfter(tone, dose, speed))
         }
       }
     }
-    const picture = await createImageBitmap(new ImageData(pixels, columns, rows))
+    const picture = await createImageBitmap(shown.pixels())
     return Comlink.transfer({ ok: true as const, value: { picture, most }, findings: [] }, [picture])
   },
 }
 
-/** Grey of an L*, a little warm (CIE 15, IEC 61966-2-1). */
-function paint(pixels: Uint8ClampedArray, at: number, tone: number): void {
-  const y = tone > 8 ? ((tone + 16) / 116) ** 3 : tone / 903.3
-  const byte = 255 * (y > 0.0031308 ? 1.055 * y ** (1 / 2.4) - 0.055 : 12.92 * y)
-  for (let c = 0; c < 3; c++) pixels[4 * at + c] = byte * (TINT[c] as number)
-  pixels[4 * at + 3] = 255
+/** The picture of a burn: mean luminance of the cells under each of its own. */
+class ShownBurn {
+  private readonly columns: number
+  private readonly rows: number
+  private readonly sums: Float32Array
+  private readonly counts: Uint16Array
+
+  constructor(
+    box: BurnAsk['box'],
+    pitch: number,
+    private readonly every: number,
+  ) {
+    this.columns = Math.ceil(Math.ceil((box.right - box.left) / pitch) / every)
+    this.rows = Math.ceil(Math.ceil((box.top - box.bottom) / pitch) / every)
+    this.sums = new Float32Array(this.columns * this.rows)
+    this.counts = new Uint16Array(this.columns * this.rows)
+  }
+
+  /** Adds a cell, from the lower left, by its L*. */
+  add(column: number, row: number, tone: number): void {
+    const at = (this.rows - 1 - Math.floor(row / this.every)) * this.columns + Math.floor(column / this.every)
+    this.sums[at] = (this.sums[at] as number) + (tone > 8 ? ((tone + 16) / 116) ** 3 : tone / 903.3)
+    this.counts[at] = (this.counts[at] as number) + 1
+  }
+
+  /** Greys, a little warm (IEC 61966-2-1). */
+  pixels(): ImageData {
+    const data = new Uint8ClampedArray(this.columns * this.rows * 4)
+    for (let at = 0; at < this.sums.length; at++) {
+      const y = (this.sums[at] as number) / Math.max(1, this.counts[at] as number)
+      const byte = 255 * (y > 0.0031308 ? 1.055 * y ** (1 / 2.4) - 0.055 : 12.92 * y)
+      for (let c = 0; c < 3; c++) data[4 * at + c] = byte * (TINT[c] as number)
+      data[4 * at + 3] = 255
+    }
+    return new ImageData(data, this.columns, this.rows)
+  }
 }
 
 Comlink.expose(api)

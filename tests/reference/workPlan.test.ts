@@ -16,7 +16,7 @@ const MACHINE: ScanMachine = {
   backShift: 0,
 }
 const SETTING = { power: 0.8, speed: 20, pitch: 0.2, passes: 1, focus: 0 }
-const base: Omit<OutlineTask, 'outlines' | 'does' | 'name'> = {
+const base: Omit<OutlineTask, 'outlines' | 'does' | 'name' | 'of'> = {
   copy: 'one',
   fillRule: 'nonzero',
   setting: SETTING,
@@ -47,7 +47,8 @@ const line = (...places: readonly (readonly [number, number])[]): Outline => ({
 const task = (does: OutlineTask['does'], outlines: readonly Outline[], more: Partial<OutlineTask> = {}): OutlineTask => ({
   ...base,
   does,
-  name: `${does}`,
+  name: does,
+  of: does,
   outlines,
   ...more,
 })
@@ -116,9 +117,9 @@ describe('a work order as a way of the head', () => {
   })
   it('passes go lower by their step, where the head moves by program', () => {
     const cut = task('cut', [box(0, 0, 20, 20)], { setting: { ...SETTING, passes: 3, focus: 1 }, drop: 0.5 })
-    const heights = planOf([cut], { hasZ: true }).steps.flatMap((it) => ('z' in it && it.z !== undefined ? [it.z] : []))
+    const heights = planOf([cut], { hasZ: true }).steps.flatMap((it) => (it.kind === 'rapid' && it.z !== undefined ? [it.z] : []))
     expect(heights).toEqual([1, 0.5, 0])
-    expect(planOf([cut]).steps.every((it) => !('z' in it) || it.z === undefined)).toBe(true)
+    expect(planOf([cut]).steps.every((it) => it.kind !== 'rapid' || it.z === undefined)).toBe(true)
   })
   it('what is drawn twice, open where it should close, without length, too small, too narrow is said', () => {
     const codes = (outlines: readonly Outline[]) => planOf([task('cut', outlines)]).findings.map((it) => it.code)
@@ -188,6 +189,7 @@ function drawn(seed: number): readonly Task[] {
     const picture: PictureTask = {
       does: 'picture',
       name: 'picture',
+      of: 'picture',
       picture: { width: 12, height: 8, luminance: Float32Array.from({ length: 96 }, () => random()) },
       isMirrored: some(1) === 0,
       width: 24,

@@ -15,6 +15,9 @@ export interface ToneLaw {
 /** Speed for which a tone law's doses are meant, mm/s. */
 export const TONE_SPEED = 50
 
+/** How a sheet darkens of which nothing was read (common practice: bare wood). */
+export const USUAL_LAW: Omit<ToneLaw, 'bare'> = { darkest: 22, from: 0.2, by: 0.9, bySpeed: 0.1 }
+
 /**
  * Tone after a dose, CIE L*. @param dose J/mm². @param speed mm/s; the law's own where it makes no difference.
  * @throws {RangeError} where the dose is less than 0. Valid: within the doses and speeds it was fitted on.

@@ -24,9 +24,10 @@ import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
 import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
+import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 11
+export const BENCH_VERSION = 12
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -46,6 +47,7 @@ export const benchShape = group({
   calibrate: calibrateShape,
   burns: burnsShape,
   safety: safetyShape,
+  work: workShape,
   plan: planShape,
   output: group({ card: benchCardShape, link: linkCardShape }),
 })

@@ -7,6 +7,7 @@ import { lightDomain, opticsDomain } from '../optics'
 import { bookDomain, safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { testcardDomain } from '../testcard'
+import { workDomain } from '../work'
 import { benchFactSpec, type Bench } from './bench'
 import { judgeDomains } from './domains'
 import { RENAMED_FIGURES } from './renames'
@@ -25,6 +26,7 @@ export const DOMAINS: readonly Domain[] = [
   testcardDomain,
   safetyDomain,
   bookDomain,
+  workDomain,
   scheduleDomain,
 ]
 

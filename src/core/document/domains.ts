@@ -15,6 +15,7 @@ export const DOMAIN_LOADERS = {
   testcard: async () => (await import('../testcard/domain')).testcardDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
+  work: async () => (await import('../work/domain')).workDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>
 

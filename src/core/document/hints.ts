@@ -6,6 +6,7 @@ import { electricalHints } from '../electrical'
 import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
 import { safetyHints } from '../safety'
+import { workHints } from '../work'
 import { planHints } from '../schedule'
 import { benchShape } from './bench'
 
@@ -19,6 +20,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...calibrateHints,
   ...burnHints,
   ...safetyHints,
+  ...workHints,
   ...planHints,
 }
 

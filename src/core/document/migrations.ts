@@ -8,6 +8,7 @@ import { motionMigrations } from '../motion'
 import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
 import { safetyMigrations } from '../safety'
+import { workMigrations } from '../work'
 import { accepted, refused, type Finding, type Outcome } from '../units'
 import { BENCH_VERSION, type Bench } from './bench'
 import { benchSchema } from './schema'
@@ -23,6 +24,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   output: outputMigrations,
   plan: planMigrations,
   safety: safetyMigrations,
+  work: workMigrations,
 }
 
 /** A bench one version on: what concerns all of it first, then each slice by its own step, from the bench as it was. */

@@ -23,7 +23,8 @@ const LIGHT = 60
 /**
  * What the beam follows of some tasks that are lines: kerf to the side of what falls away, doubles and nothings left out.
  * @param kerf mm. @param within How near chords keep, mm. @returns Contours in the order of the tasks, and what was found.
- * Valid: tasks of the machine's own mm. Source: whole-kerf rule (handbook of the trade).
+ * @throws {RangeError} where the tolerance is not more than 0. Valid: tasks of the machine's own mm.
+ * Source: whole-kerf rule (handbook of the trade).
  */
 export function contoursOf(tasks: readonly OutlineTask[], kerf: number, polygons: Polygons, within: number) {
   const findings: Finding[] = []
@@ -81,7 +82,7 @@ function drawnOf(task: OutlineTask, within: number, findings: Finding[]): readon
 }
 
 function say(findings: Finding[], code: string, severity: Finding['severity'], task: OutlineTask, what: string): void {
-  findings.push({ code, severity, message: `${task.name}: ${what}.` })
+  findings.push({ code, severity, message: `${task.of}: ${what}.` })
 }
 
 function count(n: number, one: string, more: string): string {

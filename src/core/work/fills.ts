@@ -19,6 +19,8 @@ import type { OutlineTask, PictureTask } from './task'
 /** A fill as it is burnt, and what the other ways of burning it would have taken. */
 export interface PlannedFill {
   readonly name: string
+  /** What all copies of it are called. */
+  readonly of: string
   readonly parted: readonly PartedScan[]
   readonly compared: readonly Direction[]
   /** Whether its islands are burnt each by itself, in a direction of its own. */
@@ -33,18 +35,18 @@ const MOST_ISLANDS = 60
  * @throws {RangeError} where pitch or speed is not more than 0. Valid: any outlines. Source: every way planned and added up.
  */
 export function planFill(task: OutlineTask, machine: ScanMachine, within: number): PlannedFill {
-  const { name, outlines, fillRule, setting, angleRad } = task
+  const { name, of, outlines, fillRule, setting, angleRad } = task
   const rings = outlines.map((it) => closed(flattened(it, within))).filter((it) => it.length > 3)
   const angles = angleRad === null ? anglesFor(rings) : [angleRad]
   const whole = quickestFill(rings, fillRule, setting, machine, angles)
   const islands = angleRad === null ? islandsOf(rings) : []
   if (islands.length < 2 || islands.length > MOST_ISLANDS) {
-    return { name, parted: [whole.best], compared: whole.compared, isParted: false }
+    return { name, of, parted: [whole.best], compared: whole.compared, isParted: false }
   }
   const each = islands.map((them) => quickestFill(them, fillRule, setting, machine, anglesFor(them)).best)
   const seconds = each.reduce((sum, it) => sum + it.seconds, 0)
   const isParted = seconds < whole.best.seconds
-  return { name, parted: isParted ? each : [whole.best], compared: whole.compared, isParted }
+  return { name, of, parted: isParted ? each : [whole.best], compared: whole.compared, isParted }
 }
 
 function closed(places: readonly Point[]): Ring {
@@ -73,7 +75,7 @@ function islandsOf(rings: readonly Ring[]): readonly (readonly Ring[])[] {
  * @throws {RangeError} where it has too many cells. Valid: any picture. Source: `scanGrid`.
  */
 export function planPicture(task: PictureTask, machine: ScanMachine): PlannedFill {
-  const { name, width, height, setting, toning, x, y, turnRad, angleRad } = task
+  const { name, of, width, height, setting, toning, x, y, turnRad, angleRad } = task
   const picture = task.isMirrored ? mirrored(task.picture) : task.picture
   const ways = angleRad === null ? [0, Math.PI / 2] : [angleRad]
   const all = ways.map((angle) => {
@@ -87,6 +89,7 @@ export function planPicture(task: PictureTask, machine: ScanMachine): PlannedFil
   const best = all.reduce((p, q) => (q.seconds < p.seconds ? q : p))
   return {
     name,
+    of,
     parted: [best],
     compared: all.map(({ scan, seconds }) => ({ angleRad: scan.angleRad, seconds })),
     isParted: false,

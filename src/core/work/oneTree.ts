@@ -3,6 +3,9 @@ import type { Point } from '../artwork'
 /** Rounds in which the bound is raised. */
 const ROUNDS = 120
 
+/** How far two of some things are apart, mm, by their numbers. */
+export type Apart = (i: number, j: number) => number
+
 /**
  * Length that no closed way through places can be shorter than, mm: the longest 1-tree that weights on the places make.
  * @param places At least three; of fewer it is there and back. @returns 0 for none.
@@ -10,14 +13,24 @@ const ROUNDS = 120
  * @example oneTreeBound([{ x: 0, y: 0 }, { x: 1, y: 0 }, { x: 1, y: 1 }, { x: 0, y: 1 }]) // 4
  */
 export function oneTreeBound(places: readonly Point[]): number {
-  const n = places.length
-  if (n < 3) return n < 2 ? 0 : 2 * apart(places[0] as Point, places[1] as Point)
+  return boundByApart(places.length, (i, j) => {
+    const [p, q] = [places[i] as Point, places[j] as Point]
+    return Math.hypot(p.x - q.x, p.y - q.y)
+  })
+}
+
+/**
+ * The same for things that are no places: each step of a way is at least as long as the two are apart, mm.
+ * Valid: as `oneTreeBound`. Source: as `oneTreeBound`. @example boundByApart(3, () => 2) // 6
+ */
+export function boundByApart(n: number, apart: Apart): number {
+  if (n < 3) return n < 2 ? 0 : 2 * apart(0, 1)
   const weights = new Float64Array(n)
   let best = 0
   let step = 0
   let before = new Float64Array(n)
   for (let round = 0; round < ROUNDS; round++) {
-    const { length, degrees } = oneTree(places, weights)
+    const { length, degrees } = oneTree(n, apart, weights)
     const bound = length - 2 * weights.reduce((sum, it) => sum + it, 0)
     best = Math.max(best, bound)
     if (round === 0) step = bound / (2 * n)
@@ -31,16 +44,10 @@ export function oneTreeBound(places: readonly Point[]): number {
   return best
 }
 
-function apart(p: Point, q: Point): number {
-  return Math.hypot(p.x - q.x, p.y - q.y)
-}
-
 /** The shortest tree over all places but the first, and the first's two shortest ways to it; lengths with both ends' weights added. */
-function oneTree(places: readonly Point[], weights: Float64Array) {
-  const n = places.length
+function oneTree(n: number, apart: Apart, weights: Float64Array) {
   const degrees = new Int32Array(n)
-  const cost = (i: number, j: number): number =>
-    apart(places[i] as Point, places[j] as Point) + (weights[i] as number) + (weights[j] as number)
+  const cost = (i: number, j: number): number => apart(i, j) + (weights[i] as number) + (weights[j] as number)
   const nearest = new Float64Array(n).fill(Infinity)
   const via = new Int32Array(n).fill(1)
   const isIn = new Uint8Array(n)

@@ -1,4 +1,4 @@
-import type { Point } from '../artwork'
+import type { Box, Point } from '../artwork'
 import type { Step } from '../gcode'
 import type { ScanMachine } from '../scan'
 import type { Finding } from '../units'
@@ -6,11 +6,11 @@ import { contoursOf, type Contour } from './contours'
 import { fillSteps, planFill, planPicture, type PlannedFill } from './fills'
 import type { Polygons } from './kerf'
 import { leadTo } from './leads'
-import { oneTreeBound } from './oneTree'
+import { boundByApart } from './oneTree'
 import { forestOf } from './rings'
 import type { OutlineTask, Task } from './task'
-import { darkWay, tourOf, type Stop, type Visit } from './tour'
-import { stepsAlong } from './wayOut'
+import { tourOf, type Stop, type Visit } from './tour'
+import { litWays, stepsAlong } from './wayOut'
 
 /** All that is to be burnt in one go, and with what. */
 export interface WorkJob {
@@ -33,6 +33,8 @@ export interface PlannedWork {
   /** Dark ways between lines and cuts, mm, and what no order could be shorter than. */
   readonly ways: { readonly dark: number; readonly bound: number; readonly count: number }
   readonly findings: readonly Finding[]
+  /** Where it is cut through, as places. */
+  readonly cuts: readonly (readonly Point[])[]
 }
 
 /**
@@ -56,6 +58,7 @@ class WorkWriter {
   private readonly steps: Step[] = []
   private readonly fills: Omit<PlannedFill, 'parted'>[] = []
   private readonly ways = { dark: 0, bound: 0, count: 0 }
+  private readonly cuts: (readonly Point[])[] = []
   private at: Point
   private height = 0
 
@@ -77,9 +80,7 @@ class WorkWriter {
     if (contours.length === 0) return
     const stops = stopsOf(contours)
     const visits = tourOf(stops, this.at)
-    const places = contours.map((it) => it.places[0] as Point)
-    this.ways.dark += darkWay(stops, this.at, visits)
-    this.ways.bound += oneTreeBound([this.at, ...places].slice(0, MOST_BOUND))
+    this.ways.bound += lengthAtLeast(contours, this.at)
     this.ways.count += contours.length
     visits.forEach((visit, k) => this.contour(contours, visit, visits[k + 1]))
   }
@@ -91,8 +92,12 @@ class WorkWriter {
     const lead = contour.isClosed ? leadTo(contour, begin, contour.task.lead, rings) : null
     const { within, kerf, hasZ } = this.job
     this.remark(contour.task.name)
+    const start = lead ?? (contour.isClosed ? contour.places[begin] : contour.places.at(turned ? -1 : 0)) ?? this.at
+    this.ways.dark += Math.hypot(start.x - this.at.x, start.y - this.at.y)
     if (!hasZ) this.lift(contour.task.setting.focus)
-    this.take(stepsAlong(contour, { begin, turned, lead, within, kerf, hasZ }))
+    const going = { begin, turned, lead, within, kerf, hasZ }
+    if (contour.task.does === 'cut') this.cuts.push(...litWays(contour, going))
+    this.take(stepsAlong(contour, going))
   }
 
   /** The place of a ring that lies best between where the head is and where it goes next. */
@@ -125,16 +130,41 @@ class WorkWriter {
     }
   }
 
-  done(findings: readonly Finding[]): PlannedWork {
+  done(said: readonly Finding[]): PlannedWork {
+    // What holds for every copy is said once.
+    const findings = [...new Map(said.map((it) => [it.message, it])).values()]
     this.lift(0)
     const { x, y } = this.job.start
     if (this.at.x !== x || this.at.y !== y) this.steps.push({ kind: 'rapid', x, y })
-    return { steps: this.steps, fills: this.fills, ways: this.ways, findings }
+    return { steps: this.steps, fills: this.fills, ways: this.ways, findings, cuts: this.cuts }
   }
 }
 
-/** More places than this have no bound worked out: it takes longer than it tells. */
+/** Of more contours than this no bound is worked out: it takes longer than it tells. */
 const MOST_BOUND = 600
+
+/** Way that no order of some contours can do without, mm: between the boxes around them, without the way back from the last. */
+function lengthAtLeast(contours: readonly Contour[], { x, y }: Point): number {
+  if (contours.length > MOST_BOUND) return 0
+  const boxes = [{ left: x, right: x, bottom: y, top: y }, ...contours.map((it) => boxOf(it.places))]
+  const apart = (i: number, j: number): number => {
+    const [p, q] = [boxes[i] as Box, boxes[j] as Box]
+    return Math.hypot(Math.max(0, p.left - q.right, q.left - p.right), Math.max(0, p.bottom - q.top, q.bottom - p.top))
+  }
+  const home = Math.max(0, ...contours.map((_, i) => apart(0, i + 1)))
+  return Math.max(0, boundByApart(boxes.length, apart) - home)
+}
+
+function boxOf(places: readonly Point[]): Box {
+  const box = { left: Infinity, right: -Infinity, bottom: Infinity, top: -Infinity }
+  for (const { x, y } of places) {
+    box.left = Math.min(box.left, x)
+    box.right = Math.max(box.right, x)
+    box.bottom = Math.min(box.bottom, y)
+    box.top = Math.max(box.top, y)
+  }
+  return box
+}
 
 /** Contours as stops: what lies in another is done before it. */
 function stopsOf(contours: readonly Contour[]): readonly Stop[] {

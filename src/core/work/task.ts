@@ -23,8 +23,10 @@ export interface BurnSetting {
 /** Outlines that are burnt alike: a way of one piece, in one of its copies; mm on the machine. */
 export interface OutlineTask {
   readonly does: Exclude<Does, 'leave'>
-  /** What it is called in the program, and where findings are. */
+  /** What it is called in the program. */
   readonly name: string
+  /** What all copies of it are called, where something is said of them. */
+  readonly of: string
   /** Outlines of one copy of a piece lie in one another: what has the same word here does. */
   readonly copy: string
   readonly outlines: readonly Outline[]
@@ -55,6 +57,7 @@ export type Toning =
 export interface PictureTask {
   readonly does: 'picture'
   readonly name: string
+  readonly of: string
   readonly picture: Picture
   readonly isMirrored: boolean
   /** mm. */

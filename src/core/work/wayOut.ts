@@ -51,6 +51,15 @@ export function stepsAlong(contour: Contour, going: Going): readonly Step[] {
   return steps
 }
 
+/** What of a contour is burnt, as places: its lead, and what lies between its tabs. Valid: any contour. Source: by definition. */
+export function litWays(contour: Contour, going: Going): readonly (readonly Point[])[] {
+  const places = begun(contour, going)
+  const { tabs, tabWidth } = contour.task
+  const ways = contour.isClosed ? stretches(places, tabs, tabWidth + going.kerf) : [{ places, isLit: true }]
+  const lead = going.lead === null ? [] : [[going.lead, places[0] as Point]]
+  return [...lead, ...ways.filter((it) => it.isLit).map((it) => it.places)]
+}
+
 function xy({ x, y }: Point): Point {
   return { x, y }
 }

@@ -3,11 +3,12 @@ import { machineLimits, type Bench } from '../../core/document'
 import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
-import { FileButton, Findings, Panel, Sheet, useUnits } from '../../ui'
+import { FileButton, Findings, Panel, Sheet, StageLink, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
 import { LineLink } from './LineLink'
 import { Listing } from './Listing'
 import { ProgramPlate } from './ProgramPlate'
+import { sayTime } from './sayTime'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
 export function Work() {
@@ -19,9 +20,13 @@ export function Work() {
     return (
       <div className="max-w-[46rem] px-4 py-4 sm:px-6">
         <h1 className="text-[22px] font-[680] leading-tight">What will this program do?</h1>
-        <p className="mt-3 border-y border-dashed border-second py-3">
-          <strong className="font-[650]">Artwork is not built yet.</strong> Operations, scans and the simulated burn come with it.
-          A G-code program from elsewhere can be looked at already: drop it anywhere on this window, or choose it.
+        <p className="mt-3 py-1">
+          A G-code program from elsewhere is looked at before the beam is on: drop it anywhere on this window, or choose it.
+          Artwork is taken in at{' '}
+          <StageLink stage="work" part="order">
+            the work order
+          </StageLink>
+          .
         </p>
         <Findings findings={refused} />
         <div className="mt-4">
@@ -193,12 +198,4 @@ function sayBox(box: NonNullable<ProgramSummary['bounds']>, system: UnitSystem):
   const unit = displayUnit('length', system)
   const side = (min: number, max: number): string => `${sayQuantity(min, null, unit)} … ${sayQuantity(max, null, unit)}`
   return `X ${side(box.minX, box.maxX)}, Y ${side(box.minY, box.maxY)}`
-}
-
-/** Hours, minutes and seconds, as far as they are there. */
-function sayTime(seconds: number): string {
-  if (seconds < 60) return sayQuantity(seconds, null, 's')
-  const whole = Math.round(seconds)
-  const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60]
-  return h > 0 ? `${h} h ${String(m).padStart(2, '0')} min` : `${m} min ${String(s).padStart(2, '0')} s`
 }

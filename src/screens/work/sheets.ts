@@ -1,3 +1,10 @@
+import { OrderGiven } from './OrderGiven'
+import { OrderPlate } from './OrderPlate'
+import { OrderSide } from './OrderSide'
 import { Work } from './Work'
 
-export const sheets = { program: { sheet: Work } }
+/** Work: what will it look like, and how long will it take? */
+export const sheets = {
+  order: { plate: OrderPlate, given: OrderGiven, side: OrderSide },
+  program: { sheet: Work },
+}

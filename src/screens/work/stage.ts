@@ -4,8 +4,11 @@ export const work = stage({
   id: 'work',
   name: 'Work',
   question: 'What will it look like, and how long will it take?',
-  parts: [{ id: 'program', name: 'Program' }],
-  domains: ['motion'],
+  parts: [
+    { id: 'order', name: 'Work order' },
+    { id: 'program', name: 'Program' },
+  ],
+  domains: ['motion', 'optics', 'calibrate', 'trials', 'beam', 'burn', 'testcard', 'work'],
   words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

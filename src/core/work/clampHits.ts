@@ -1,0 +1,66 @@
+import type { Finding } from '../units'
+import type { Clamp } from './slice'
+
+/** The way of a head: places in order, and whether it comes to each in the light. */
+export interface HeadWay {
+  readonly x: ArrayLike<number>
+  readonly y: ArrayLike<number>
+  readonly lit: ArrayLike<number>
+}
+
+/**
+ * Clamps that a way runs over. @param sheet Lower left corner of the sheet, mm. @param clear How far the head reaches to the sides, mm.
+ * @returns One finding for each that is run over. Valid: any way. Source: crossings of lines with boxes (Liang and Barsky 1984, from memory).
+ */
+export function clampHits(
+  way: HeadWay,
+  clamps: readonly Clamp[],
+  sheet: { readonly x: number; readonly y: number },
+  clear = 0,
+): readonly Finding[] {
+  return clamps.flatMap((clamp, index): Finding[] => {
+    const box = {
+      left: sheet.x + clamp.x - clear,
+      right: sheet.x + clamp.x + clamp.width + clear,
+      bottom: sheet.y + clamp.y - clear,
+      top: sheet.y + clamp.y + clamp.height + clear,
+    }
+    let [lit, dark] = [false, false]
+    for (let i = 1; i < way.x.length && !lit; i++) {
+      if (!crosses(box, way.x[i - 1] as number, way.y[i - 1] as number, way.x[i] as number, way.y[i] as number)) continue
+      if (way.lit[i] === 1) lit = true
+      else dark = true
+    }
+    if (!lit && !dark) return []
+    const what = lit ? 'burns on it' : 'goes over it in the dark: what is higher than the gap below the head is hit'
+    return [
+      {
+        code: 'clamp',
+        severity: 'error',
+        message: `Clamp ${index + 1}: the way of the head ${what}. Move the clamp or the piece.`,
+      },
+    ]
+  })
+}
+
+interface Box {
+  readonly left: number
+  readonly right: number
+  readonly bottom: number
+  readonly top: number
+}
+
+function crosses({ left, right, bottom, top }: Box, x0: number, y0: number, x1: number, y1: number): boolean {
+  let [enter, leave] = [0, 1]
+  for (const [p, q] of [
+    [x0 - x1, x0 - left],
+    [x1 - x0, right - x0],
+    [y0 - y1, y0 - bottom],
+    [y1 - y0, top - y0],
+  ] as const) {
+    if (p === 0 && q < 0) return false
+    if (p < 0) enter = Math.max(enter, q / p)
+    if (p > 0) leave = Math.min(leave, q / p)
+  }
+  return enter <= leave
+}

@@ -1,0 +1,148 @@
+import { bare, fact, group, many, text, word, type Act, type Of } from '../bench'
+import { SIDES } from './kerf'
+import { DOES } from './task'
+
+const SHEET: Act = { id: 'sheet', words: 'Measure the sheet and where it lies' }
+
+/** How greys of a picture become burns. */
+export const TONINGS = ['grey', 'four', 'twelve', 'twelveSharp', 'ordered'] as const
+
+/** A part of a piece that is drawn alike, and what is to be done with it. Lengths in mm, of the drawing as it was read. */
+export const wayShape = group({
+  order: bare(),
+  /** By what it is known again in a file that has changed. */
+  key: text(0, 200),
+  /** How it is drawn, in words. */
+  drawn: text(0, 120),
+  outlines: bare({ whole: true, min: 0 }),
+  closed: bare({ whole: true, min: 0 }),
+  length: bare({ min: 0 }),
+  /** mm² that a fill of it covers. */
+  area: bare({ min: 0 }),
+  left: bare(),
+  bottom: bare(),
+  right: bare(),
+  top: bare(),
+  does: word(DOES, 'leave'),
+  /** A setting of the material book; empty: the numbers below. */
+  setting: text(0, 40, ''),
+  power: bare({ above: 0, max: 1 }, 0.5),
+  /** mm/s. */
+  speed: bare({ above: 0, max: 5000 }, 20),
+  pitch: bare({ above: 0, max: 10 }, 0.1),
+  passes: bare({ whole: true, min: 1, max: 100 }, 1),
+  /** By how much the head is raised, mm, and how much lower it is for each further pass. */
+  focus: bare({ min: -50, max: 50 }, 0),
+  drop: bare({ min: 0, max: 20 }, 0),
+  side: word(SIDES, 'part'),
+  tabs: bare({ whole: true, min: 0, max: 100 }, 0),
+  tabWidth: bare({ above: 0, max: 50 }, 1),
+  lead: bare({ min: 0, max: 50 }, 0),
+  /** Of a fill, degrees; −1: the quickest. */
+  angle: bare({ min: -1, max: 180 }, -1),
+  toning: word(TONINGS, 'grey'),
+})
+
+/** Artwork on the sheet: a file, where it lies, and how often. */
+export const pieceShape = group({
+  order: bare(),
+  name: text(1, 80, undefined, 'A piece needs a name.'),
+  /** The record under which its file is kept, and what the file was known by when it was read. */
+  record: text(0, 40),
+  print: text(0, 64),
+  kind: word(['drawing', 'picture'] as const),
+  /** Whether the file says its size; else what one of its own units is, mm. */
+  hasUnits: word(['yes', 'no'] as const, 'yes'),
+  unit: bare({ above: 0, max: 10_000 }, 1),
+  /** Of the drawing as it was read, mm, before unit and scale. */
+  width: bare({ above: 0 }),
+  height: bare({ above: 0 }),
+  /** Lower left corner of its box on the sheet, mm. */
+  x: bare({}, 0),
+  y: bare({}, 0),
+  /** Degrees against the clock. */
+  turn: bare({ min: -360, max: 360 }, 0),
+  mirrored: word(['no', 'yes'] as const, 'no'),
+  scale: bare({ above: 0, max: 1000 }, 1),
+  columns: bare({ whole: true, min: 1, max: 200 }, 1),
+  rows: bare({ whole: true, min: 1, max: 200 }, 1),
+  gapX: bare({ min: 0, max: 5000 }, 3),
+  gapY: bare({ min: 0, max: 5000 }, 3),
+  /** Whether it is burnt this time. */
+  isIn: word(['yes', 'no'] as const, 'yes'),
+  ways: many(wayShape),
+})
+
+/** Something that nothing may run into: a clamp, a weight. mm on the sheet. */
+export const clampShape = group({
+  order: bare(),
+  x: bare(),
+  y: bare(),
+  width: bare({ above: 0, max: 5000 }),
+  height: bare({ above: 0, max: 5000 }),
+})
+
+/** What is to be burnt, from which sheet. */
+export const workShape = group(
+  {
+    /** Of the material book; empty while nobody has said. */
+    material: text(0, 40, ''),
+    sheetWidth: fact({ act: SHEET, label: 'Sheet, across', quantity: 'length', min: 1, max: 5000, begun: () => false }),
+    sheetHeight: fact({ act: SHEET, label: 'Sheet, up', quantity: 'length', min: 1, max: 5000, begun: () => false }),
+    sheetX: fact({
+      act: SHEET,
+      label: 'Left edge of the sheet from zero',
+      quantity: 'length',
+      min: -5000,
+      max: 5000,
+      assume: { value: 0, halfWidth: 1, unit: 'mm' },
+      begun: () => false,
+    }),
+    sheetY: fact({
+      act: SHEET,
+      label: 'Lower edge of the sheet from zero',
+      quantity: 'length',
+      min: -5000,
+      max: 5000,
+      assume: { value: 0, halfWidth: 1, unit: 'mm' },
+      begun: () => false,
+    }),
+    margin: fact({
+      label: 'Margin along the edges of a sheet',
+      quantity: 'length',
+      min: 0,
+      max: 500,
+      assume: { value: 2, halfWidth: 0, unit: 'mm' },
+      begun: () => false,
+    }),
+    kerf: fact({
+      label: 'Kerf where none was measured',
+      quantity: 'length',
+      min: 0,
+      max: 5,
+      assume: { value: 0.15, halfWidth: 0.1, unit: 'mm' },
+      begun: () => false,
+    }),
+    tolerance: fact({
+      label: 'How far a way may leave the drawing',
+      quantity: 'length',
+      min: 0.0005,
+      max: 1,
+      assume: { value: 0.01, halfWidth: 0, unit: 'mm' },
+      begun: () => false,
+    }),
+    scans: word(['both', 'one'] as const, 'both'),
+    clamps: many(clampShape),
+    pieces: many(pieceShape),
+  },
+  { stage: 'work', part: 'order' },
+)
+
+export type Work = Of<typeof workShape>
+export type Piece = Of<typeof pieceShape>
+export type Way = Of<typeof wayShape>
+export type Clamp = Of<typeof clampShape>
+
+export interface WorkSlice {
+  readonly work: Work
+}

@@ -1,0 +1,95 @@
+import { after, mappedOutline, type Affine, type Drawing } from '../artwork'
+import type { Picture } from '../scan'
+import { copiesOf } from './placing'
+import type { Piece, Way } from './slice'
+import { drawnAlike } from './summary'
+import type { BurnSetting, Task, Toning } from './task'
+
+/** A file as it was read. */
+export type Source =
+  { readonly kind: 'drawing'; readonly drawing: Drawing } | { readonly kind: 'picture'; readonly picture: Picture }
+
+/** A way with what it is burnt with. */
+export interface WayToBurn {
+  readonly way: Way
+  readonly setting: BurnSetting
+  /** Of a picture; null where it is none. */
+  readonly toning: Toning | null
+}
+
+/** A piece that is burnt, with its file. */
+export interface PieceToBurn {
+  readonly id: string
+  readonly piece: Piece
+  readonly source: Source
+  readonly ways: readonly WayToBurn[]
+}
+
+/**
+ * What a work order comes to on the machine: every way of every copy of every piece. @param sheet Lower left corner of the sheet, mm.
+ * @returns Tasks in the order of the pieces. @throws {RangeError} never for a drawing that was read. Valid: pieces as their schema has them.
+ * Source: by definition.
+ */
+export function tasksOf(pieces: readonly PieceToBurn[], sheet: { readonly x: number; readonly y: number }): readonly Task[] {
+  return pieces.flatMap((it) =>
+    copiesOf(it.piece).flatMap((copy, k) => {
+      const map = after([1, 0, 0, 1, sheet.x, sheet.y], copy)
+      return it.source.kind === 'picture' ? pictureTask(it, it.source.picture, map) : outlineTasks(it, it.source.drawing, map, k)
+    }),
+  )
+}
+
+function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: Affine, copy: number): readonly Task[] {
+  const groups = new Map(drawnAlike(drawing).map((it) => [it.key, it]))
+  const many = piece.columns * piece.rows > 1
+  return ways.flatMap(({ way, setting }): Task[] => {
+    const group = groups.get(way.key)
+    if (group === undefined || way.does === 'leave') return []
+    return [
+      {
+        does: way.does,
+        name: `${piece.name}${many ? ` ${copy + 1}` : ''}, ${way.drawn}`,
+        of: `${piece.name}, ${way.drawn}`,
+        copy: `${id} ${copy}`,
+        outlines: group.outlines.map((it) => mappedOutline(map, it)),
+        fillRule: group.fillRule,
+        setting,
+        side: way.side,
+        tabs: way.tabs,
+        tabWidth: way.tabWidth,
+        lead: way.lead,
+        drop: way.drop,
+        angleRad: way.angle < 0 ? null : ((way.angle + piece.turn) * Math.PI) / 180,
+      },
+    ]
+  })
+}
+
+/** A picture lies with its own corner at a place, turned about it: mirrored ones are turned back first. */
+function pictureTask({ piece, ways }: PieceToBurn, picture: Picture, map: Affine): readonly Task[] {
+  const size = piece.unit * piece.scale
+  const isMirrored = piece.mirrored === 'yes'
+  // Where the corner lies that the picture's own, or its mirrored self's, lower left one comes to.
+  const corner = isMirrored ? { x: piece.width, y: 0 } : { x: 0, y: 0 }
+  const [x, y] = [map[0] * corner.x + map[2] * corner.y + map[4], map[1] * corner.x + map[3] * corner.y + map[5]]
+  return ways.flatMap(({ way, setting, toning }): Task[] => {
+    if (toning === null || way.does === 'leave') return []
+    return [
+      {
+        does: 'picture',
+        name: piece.name,
+        of: piece.name,
+        picture,
+        isMirrored,
+        width: piece.width * size,
+        height: piece.height * size,
+        x,
+        y,
+        turnRad: (piece.turn * Math.PI) / 180,
+        setting,
+        toning,
+        angleRad: way.angle < 0 ? null : (way.angle * Math.PI) / 180,
+      },
+    ]
+  })
+}

@@ -1,0 +1,115 @@
+import { verdictOf } from '../bench'
+import { cutChanceOfWay, cutRoomOfWay, lightRoom, sheetRoom, travelRoom, type WorkBench } from './figures'
+
+const verdict = verdictOf<WorkBench>()
+
+export const fitsSheet = verdict({
+  id: 'work.fitsSheet',
+  stage: 'work',
+  part: 'order',
+  margin: sheetRoom,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, figure }) => {
+    if (mark === 'good') return { head: 'It fits the sheet', why: `${figure(sheetRoom)} are left beyond the margin.` }
+    if (mark === 'unknown') {
+      return {
+        head: 'Does it fit the sheet?',
+        why: 'Not known yet: what is burnt, or the size of the sheet, is not said.',
+        next: { words: 'Measure the sheet', part: 'work/order', fact: 'work.sheetWidth' },
+      }
+    }
+    return {
+      head: 'It does not fit the sheet',
+      why: `${figure(sheetRoom)} beyond the margin at its worst edge: the beam would leave the sheet.`,
+      next: { words: 'Move it, or take a larger sheet', part: 'work/order', fact: 'work.sheetWidth' },
+    }
+  },
+})
+
+export const fitsTravel = verdict({
+  id: 'work.fitsTravel',
+  stage: 'work',
+  part: 'order',
+  margin: travelRoom,
+  goodFrom: 0,
+  stopBelow: 0,
+  say: ({ mark, args: [letter], figure }) => {
+    if (mark === 'good')
+      return { head: `Within the travel of ${letter}`, why: `${figure(travelRoom, letter)} are left, run-out counted.` }
+    if (mark === 'unknown') {
+      return {
+        head: `Within the travel of ${letter}?`,
+        why: 'Not known yet, or too close to tell.',
+        next: { words: 'Say where the sheet lies', part: 'work/order', fact: letter === 'X' ? 'work.sheetX' : 'work.sheetY' },
+      }
+    }
+    return {
+      head: `Leaves the travel of ${letter}`,
+      why: `${figure(travelRoom, letter)} at its worst end: scan lines run out beyond what they burn.`,
+      next: {
+        words: 'Move the sheet, or scan slower',
+        part: 'work/order',
+        fact: letter === 'X' ? 'work.sheetX' : 'work.sheetY',
+      },
+    }
+  },
+})
+
+export const cutsThrough = verdict({
+  id: 'work.cutsThrough',
+  stage: 'work',
+  part: 'order',
+  margin: cutRoomOfWay,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  short: 'look',
+  say: ({ mark, args: [pieceId, wayId], figure, word }) => {
+    const name = word(`work.pieces.${pieceId}.name`)
+    const thing = `work.pieces.${pieceId}`
+    if (mark === 'good')
+      return { head: `${name} is cut through`, why: `${figure(cutChanceOfWay, pieceId, wayId)} of such cuts come through.` }
+    if (mark === 'unknown') {
+      return {
+        head: `Is ${name} cut through?`,
+        why: 'Not known yet: nothing was tried of this material, or it is not said which it is.',
+        next: { words: 'Try the material', part: 'burns/cut' },
+      }
+    }
+    return {
+      head: `${name} may not be cut through`,
+      why: `${figure(cutChanceOfWay, pieceId, wayId)} of such cuts come through.`,
+      next: { words: 'Cut it slower, or with one more pass', part: 'work/order', thing },
+    }
+  },
+})
+
+export const litEnough = verdict({
+  id: 'work.litEnough',
+  stage: 'work',
+  part: 'order',
+  margin: lightRoom,
+  when: ({ calibrate, work }, pieceId, wayId) =>
+    work.pieces[pieceId]?.ways[wayId] !== undefined && Object.keys(calibrate.curve).length > 0,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  short: 'look',
+  say: ({ mark, args: [pieceId, wayId], figure, word }) => {
+    const name = word(`work.pieces.${pieceId}.name`)
+    const way = word(`work.pieces.${pieceId}.ways.${wayId}.drawn`)
+    if (mark === 'good')
+      return { head: `${name}, ${way}: light enough`, why: `${figure(lightRoom, pieceId, wayId)} above where the light begins.` }
+    if (mark === 'unknown') {
+      return {
+        head: `Is there light for ${name}, ${way}?`,
+        why: 'Not known yet: the power curve does not say where the light begins.',
+        next: { words: 'Read the power curve', part: 'beam/power' },
+      }
+    }
+    return {
+      head: `No light for ${name}, ${way}`,
+      why: `Its power is ${figure(lightRoom, pieceId, wayId)} from where the light begins.`,
+      next: { words: 'Give it more power', part: 'work/order', thing: `work.pieces.${pieceId}` },
+    }
+  },
+})

@@ -1,0 +1,553 @@
+/** A mark for a tool handle as a general drawing tool saved it: lines, arcs and circles one by one, in centimetres, without saying so. */
+export const HANDLE_MARK = `  0
+SECTION
+  2
+HEADER
+  9
+$EXTMIN
+ 10
+0.095
+ 20
+-1.705
+  9
+$EXTMAX
+ 10
+5.805
+ 20
+-0.095
+  0
+ENDSEC
+  0
+SECTION
+  2
+TABLES
+  0
+TABLE
+  2
+LAYER
+ 70
+255
+  0
+LAYER
+  2
+Background
+ 62
+1
+  0
+LAYER
+  2
+marks
+ 62
+2
+  0
+ENDTAB
+  0
+ENDSEC
+  0
+SECTION
+  2
+ENTITIES
+  0
+CIRCLE
+  8
+marks
+  6
+CONTINUOUS
+ 10
+0.9
+ 20
+-0.9
+ 40
+0.8
+ 39
+0
+ 62
+0
+  0
+CIRCLE
+  8
+marks
+  6
+CONTINUOUS
+ 10
+0.9
+ 20
+-0.9
+ 40
+0.65
+ 39
+0
+ 62
+0
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+0.9
+ 20
+-1.35
+  0
+VERTEX
+ 10
+0.9
+ 20
+-0.85
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+0.6
+ 20
+-0.45
+  0
+VERTEX
+ 10
+0.6
+ 20
+-0.75
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+1.2
+ 20
+-0.45
+  0
+VERTEX
+ 10
+1.2
+ 20
+-0.75
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+0.9
+ 20
+-0.45
+  0
+VERTEX
+ 10
+0.9
+ 20
+-0.85
+  0
+SEQEND
+  0
+ARC
+  8
+marks
+  6
+CONTINUOUS
+ 10
+0.9
+ 20
+-0.975
+ 40
+0.375
+ 39
+0
+ 100
+AcDbArc
+ 50
+36.8699
+ 51
+143.13
+ 62
+0
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+2
+ 20
+-1.4
+  0
+VERTEX
+ 10
+5.8
+ 20
+-1.4
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+2
+ 20
+-1.4
+  0
+VERTEX
+ 10
+2
+ 20
+-0.8
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+2.42
+ 20
+-1.4
+  0
+VERTEX
+ 10
+2.42
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+2.84
+ 20
+-1.4
+  0
+VERTEX
+ 10
+2.84
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+3.26
+ 20
+-1.4
+  0
+VERTEX
+ 10
+3.26
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+3.68
+ 20
+-1.4
+  0
+VERTEX
+ 10
+3.68
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+4.1
+ 20
+-1.4
+  0
+VERTEX
+ 10
+4.1
+ 20
+-0.8
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+4.52
+ 20
+-1.4
+  0
+VERTEX
+ 10
+4.52
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+4.94
+ 20
+-1.4
+  0
+VERTEX
+ 10
+4.94
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+5.36
+ 20
+-1.4
+  0
+VERTEX
+ 10
+5.36
+ 20
+-1.1
+  0
+SEQEND
+  0
+POLYLINE
+  6
+CONTINUOUS
+  8
+marks
+ 41
+0.01
+ 42
+0.01
+ 62
+0
+ 66
+1
+  0
+VERTEX
+ 10
+5.78
+ 20
+-1.4
+  0
+VERTEX
+ 10
+5.78
+ 20
+-1.1
+  0
+SEQEND
+  0
+SOLID
+  8
+marks
+ 62
+0
+ 10
+2
+ 20
+-0.4
+ 11
+2.4
+ 21
+-0.4
+ 12
+2
+ 22
+-0.6
+ 13
+2.4
+ 23
+-0.6
+  0
+ENDSEC
+  0
+EOF
+`
+
+/** What it is known by: SHA-256. */
+export const HANDLE_PRINT = 'c3755edf562224f06181d30aa364a69842b573747f9751b50bb0ce245eef20db'

@@ -1,0 +1,154 @@
+import { useState } from 'react'
+import type { Bench } from '../../core/document'
+import {
+  addClamp,
+  DONE,
+  setClamp,
+  setScans,
+  setWorkMaterial,
+  takeArtwork,
+  useBenchStore,
+  useWorkFiles,
+  type Told,
+} from '../../state'
+import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence, StageLink, TakeAway } from '../../ui'
+import { PieceRow } from './PieceRow'
+
+/** The sheet, what lies on it, and what is done with it. */
+export function OrderGiven() {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  return (
+    <div className="mt-2 grid gap-4">
+      <Artwork bench={bench} />
+      <SheetGiven bench={bench} />
+      <Clamps bench={bench} />
+    </div>
+  )
+}
+
+const ACCEPT = '.svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp'
+
+function Artwork({ bench }: { readonly bench: Bench }) {
+  const [said, say] = useState<Told>(DONE)
+  const reading = useWorkFiles((it) => it.reading)
+  const pieces = Object.entries(bench.work.pieces).sort(([, p], [, q]) => p.order - q.order)
+  return (
+    <Panel title="Artwork, and what is done with it">
+      {pieces.length === 0 && (
+        <p className="max-w-[46rem] py-2 text-[15px]">
+          Take in an outline or a picture: SVG, DXF, PNG, JPEG or WebP. It lies on the sheet in its own size, and you say what is
+          cut, marked or filled.
+        </p>
+      )}
+      <ul className="m-0 list-none p-0">
+        {pieces.map(([id, piece]) => (
+          <PieceRow key={id} id={id} piece={piece} bench={bench} say={say} />
+        ))}
+      </ul>
+      <div className="no-print mt-2 flex flex-wrap items-center gap-3">
+        <FileButton
+          label="Artwork file"
+          accept={ACCEPT}
+          first={pieces.length === 0}
+          take={(file) => void takeArtwork(file).then(say)}
+        >
+          Take in artwork
+        </FileButton>
+        {reading !== null && (
+          <p role="status" className="text-second">
+            Reading “{reading}” …
+          </p>
+        )}
+      </div>
+      <Findings findings={said} />
+    </Panel>
+  )
+}
+
+function SheetGiven({ bench }: { readonly bench: Bench }) {
+  const { work, burns } = bench
+  const materials = Object.entries(burns.materials).sort(([, p], [, q]) => p.order - q.order)
+  const options = Object.fromEntries([['', 'not said yet'], ...materials.map(([id, it]) => [id, it.name])]) as Record<
+    string,
+    string
+  >
+  return (
+    <Panel title="Given, the sheet">
+      <Sentence>
+        The sheet is{' '}
+        <SelectOf
+          label="Material of the sheet"
+          of={options}
+          value={work.material in options ? work.material : ''}
+          choose={setWorkMaterial}
+        />{' '}
+        of <FactField path="work.sheetWidth" /> by <FactField path="work.sheetHeight" />. Its left edge lies{' '}
+        <FactField path="work.sheetX" /> from zero, its lower edge <FactField path="work.sheetY" />;{' '}
+        <FactField path="work.margin" /> along its edges stay free.
+      </Sentence>
+      {materials.length === 0 && (
+        <p className="py-1 text-[13.5px] text-second">
+          The material book is empty.{' '}
+          <StageLink stage="burns" part="cut">
+            Put the sheet into the book
+          </StageLink>
+          : what cuts it is learnt there.
+        </p>
+      )}
+      <Sentence>
+        Scan lines go{' '}
+        <SelectOf
+          label="How lines are scanned"
+          of={{ both: 'there and back', one: 'one way only' }}
+          value={work.scans}
+          choose={setScans}
+        />
+        ; curves are followed to <FactField path="work.tolerance" />. Where no kerf was measured, <FactField path="work.kerf" />{' '}
+        is counted.
+      </Sentence>
+    </Panel>
+  )
+}
+
+function Clamps({ bench }: { readonly bench: Bench }) {
+  const clamps = Object.entries(bench.work.clamps).sort(([, p], [, q]) => p.order - q.order)
+  return (
+    <Panel title="Clamps and weights">
+      <ul className="m-0 list-none p-0">
+        {clamps.map(([id, it], k) => (
+          <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-rule py-1.5 text-[14px]">
+            <span className="pb-1">Clamp {k + 1}</span>
+            {(['x', 'y'] as const).map((key) => (
+              <LengthField
+                key={key}
+                label={key === 'x' ? 'From the left edge' : 'From the lower edge'}
+                signed
+                valueMm={it[key]}
+                className="w-24"
+                keep={(mm) => setClamp(id, { ...it, [key]: mm ?? 0 })}
+              />
+            ))}
+            {(['width', 'height'] as const).map((key) => (
+              <LengthField
+                key={key}
+                label={key === 'width' ? 'Across' : 'Up'}
+                above
+                valueMm={it[key]}
+                className="w-20"
+                keep={(mm) => setClamp(id, { ...it, [key]: mm ?? it[key] })}
+              />
+            ))}
+            <TakeAway what={`Take clamp ${k + 1} away`} act={() => setClamp(id, null)} />
+          </li>
+        ))}
+      </ul>
+      <p className="no-print flex flex-wrap items-center gap-3 pt-2 text-[13.5px] text-second">
+        <button type="button" className="button" onClick={addClamp}>
+          Lay a clamp on the sheet
+        </button>
+        Nothing of the program may run over them.
+      </p>
+    </Panel>
+  )
+}

@@ -1,0 +1,186 @@
+import { useEffect } from 'react'
+import type { Bench } from '../../core/document'
+import { seeOrderBurnt, shownBench, useBenchStore, useOrderBurnt, useKeptPlan, useWorkPlan } from '../../state'
+import {
+  CENTRE_LINE,
+  DimensionDrawing,
+  DimensionValue,
+  Hatching,
+  Plate,
+  ScaleBar,
+  usePlateFrame,
+  type DimensionLine,
+} from '../../ui'
+import { BurntSheet } from './BurntSheet'
+import { useMoment } from './chosenPiece'
+import { extentOf, sheetBox, travelOf } from './orderShapes'
+import { PieceDrawing } from './PieceDrawing'
+import { HeadAt, Scrub } from './Scrub'
+
+const MARGINS = { left: 56, right: 26, top: 14, bottom: 56 }
+
+/** The sheet as it lies on the machine, with the burn as it will look, and the head where it is at any moment. */
+export function OrderPlate() {
+  const bench = useBenchStore(shownBench)
+  useKeptPlan(useBenchStore((it) => it.bench))
+  if (bench === null) return null
+  return (
+    <div>
+      <Plate
+        title="The sheet, burnt"
+        extent={extentOf(bench)}
+        margins={MARGINS}
+        className="keep-together mt-1 h-[clamp(260px,min(54vh,80vw),640px)] shrink-0 print:h-[380px]"
+        drawing={<Drawing bench={bench} />}
+        fields={<Fields bench={bench} />}
+      />
+      <Scrub />
+    </div>
+  )
+}
+
+function dimensionsOf(
+  bench: Bench,
+  frame: ReturnType<typeof usePlateFrame>,
+): { readonly x: DimensionLine; readonly y: DimensionLine } {
+  const sheet = sheetBox(bench.work)
+  return {
+    x: {
+      path: 'work.sheetWidth',
+      along: 'x',
+      from: sheet.left,
+      to: sheet.right,
+      at: frame.y(sheet.bottom) + 30,
+      extendFrom: frame.y(sheet.bottom),
+    },
+    y: {
+      path: 'work.sheetHeight',
+      along: 'y',
+      from: sheet.bottom,
+      to: sheet.top,
+      at: frame.x(sheet.left) - 28,
+      extendFrom: frame.x(sheet.left),
+    },
+  }
+}
+
+function Drawing({ bench }: { readonly bench: Bench }) {
+  const frame = usePlateFrame()
+  const sheet = sheetBox(bench.work)
+  const lines = dimensionsOf(bench, frame)
+  const margin = bench.work.margin.value ?? 0
+  const pieces = Object.entries(bench.work.pieces).sort(([, p], [, q]) => p.order - q.order)
+  const rect = (left: number, bottom: number, right: number, top: number) => ({
+    x: frame.x(left),
+    y: frame.y(top),
+    width: Math.max(0, (right - left) * frame.scale),
+    height: Math.max(0, (top - bottom) * frame.scale),
+  })
+  return (
+    <>
+      <Hatching id="clamp-hatch" />
+      <Travel bench={bench} />
+      <rect
+        {...rect(sheet.left, sheet.bottom, sheet.right, sheet.top)}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.4"
+        strokeDasharray={sheet.isKnown ? undefined : '6 4'}
+      />
+      {margin > 0 && (
+        <rect
+          {...rect(sheet.left + margin, sheet.bottom + margin, sheet.right - margin, sheet.top - margin)}
+          fill="none"
+          stroke="var(--second)"
+          strokeWidth="0.6"
+          strokeDasharray="2 3"
+        />
+      )}
+      {Object.entries(bench.work.clamps).map(([id, it]) => (
+        <g key={id} stroke="var(--ink)" strokeWidth="1">
+          <rect
+            {...rect(sheet.left + it.x, sheet.bottom + it.y, sheet.left + it.x + it.width, sheet.bottom + it.y + it.height)}
+            fill="url(#clamp-hatch)"
+          />
+        </g>
+      ))}
+      <Cuts />
+      {pieces.map(([id, piece]) => (
+        <PieceDrawing key={id} id={id} piece={piece} corner={sheet} />
+      ))}
+      <DimensionDrawing {...lines.x} />
+      <DimensionDrawing {...lines.y} />
+      {frame.width > 560 && <ScaleBar right={frame.width - 8} bottom={frame.height} />}
+    </>
+  )
+}
+
+/** What is cut through, tabs left out: seen as the dark that shows through. */
+function Cuts() {
+  const frame = usePlateFrame()
+  const cuts = useWorkPlan((it) => it.program?.cuts ?? '')
+  const isHidden = useMoment() !== null
+  if (cuts === '' || isHidden) return null
+  return (
+    <path
+      d={cuts}
+      transform={`matrix(${frame.scale} 0 0 ${-frame.scale} ${frame.x(0)} ${frame.y(0)})`}
+      fill="none"
+      stroke="#231f1a"
+      strokeWidth="1.1"
+      vectorEffect="non-scaling-stroke"
+    />
+  )
+}
+
+/** The edges of the travel, as far as they can be seen, and zero. */
+function Travel({ bench }: { readonly bench: Bench }) {
+  const frame = usePlateFrame()
+  const { x, y } = travelOf(bench)
+  if (x === null || y === null) return null
+  return (
+    // What of the travel lies beyond the plate is not seen.
+    <svg width={frame.width} height={frame.height} overflow="hidden">
+      <rect
+        x={frame.x(0)}
+        y={frame.y(y)}
+        width={x * frame.scale}
+        height={y * frame.scale}
+        fill="none"
+        stroke="var(--second)"
+        strokeWidth="0.8"
+        strokeDasharray={CENTRE_LINE}
+      />
+      <path d={`M${frame.x(0)} ${frame.y(0)}h14M${frame.x(0)} ${frame.y(0)}v-14`} stroke="var(--ink)" strokeWidth="1.6" />
+    </svg>
+  )
+}
+
+function Fields({ bench }: { readonly bench: Bench }) {
+  const frame = usePlateFrame()
+  const lines = dimensionsOf(bench, frame)
+  const program = useWorkPlan((it) => it.program)
+  const of = useOrderBurnt((it) => it.of)
+  const share = useOrderBurnt((it) => it.share)
+  const whole = useBenchStore((it) => it.bench)
+  useEffect(() => {
+    if (program === null || whole === null || of === program) return undefined
+    const timer = setTimeout(() => void seeOrderBurnt(whole, program, frame.scale), 400)
+    return () => clearTimeout(timer)
+    // The scale at rest is enough: another window size does not burn it again.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [program, of])
+  return (
+    <>
+      <BurntSheet />
+      <HeadAt />
+      <DimensionValue {...lines.x} />
+      <DimensionValue {...lines.y} />
+      {share !== null && (
+        <p role="status" className="no-print absolute right-2 top-1 bg-paper px-1 text-[12px] text-second">
+          Burning on the screen, <span className="num">{Math.round(share * 100)}</span>%
+        </p>
+      )}
+    </>
+  )
+}

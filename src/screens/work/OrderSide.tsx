@@ -1,0 +1,38 @@
+import { burningSeconds, kerfNow, sheetRoom } from '../../core/work'
+import { useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
+import { FigureRow, Findings, Panel, Side } from '../../ui'
+import { TimeOfOrder } from './TimeOfOrder'
+import { WorkOut } from './WorkOut'
+
+/** What the order comes to: time, what was found, and the ways out of the program. */
+export function OrderSide() {
+  const isEmpty = useBenchStore(({ bench }) => Object.keys(bench?.work.pieces ?? {}).length === 0)
+  const { program, findings, isPlanning } = useWorkPlan()
+  const burnt = useOrderBurnt((it) => it.said)
+  return (
+    <Side stage="work" part="order">
+      <Panel title="The program">
+        {isEmpty && (
+          <p className="py-2 text-[13.5px] text-second">
+            Take in artwork: the program, its time and what is wrong with it stand here.
+          </p>
+        )}
+        {!isEmpty && program === null && findings.length === 0 && (
+          <p className="py-2 text-[13.5px] text-second" role="status">
+            {isPlanning ? 'Planning …' : 'Say what is cut, marked or filled: all of it is left out now.'}
+          </p>
+        )}
+        {program !== null && <TimeOfOrder program={program} isPlanning={isPlanning} />}
+        <Findings findings={[...findings, ...burnt]} />
+        {program !== null && <WorkOut program={program} />}
+      </Panel>
+      {!isEmpty && (
+        <Panel title="Worked, the order">
+          <FigureRow def={burningSeconds} args={[]} />
+          <FigureRow def={kerfNow} args={[]} />
+          <FigureRow def={sheetRoom} args={[]} />
+        </Panel>
+      )}
+    </Side>
+  )
+}

@@ -1,0 +1,96 @@
+import { useMemo, useState } from 'react'
+import { shownNumber } from '../../core/bench'
+import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
+import { whyNotBurnt } from '../../core/safety'
+import { refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
+import { boundsSteps } from '../../core/work'
+import { DONE, doubtOfFullPower, engineOf, newId, useBenchStore, type PlannedProgram, type RunDraft } from '../../state'
+import { SelectOf, useUnits } from '../../ui'
+import { HandOut, type Worked } from '../../ui/HandOut'
+import { travelOf } from './orderShapes'
+
+/** The ways out of a planned order: its bounds first, then the program. */
+export function WorkOut({ program }: { readonly program: PlannedProgram }) {
+  const bench = useBenchStore((it) => it.bench)
+  const units = useUnits()
+  const worked = useMemo((): Worked => {
+    const doubtful = bench === null ? null : doubtOfFullPower(bench)
+    const beyond = bench === null ? [] : beyondTravel(program, travelOf(bench))
+    const findings = doubtful === null ? beyond : [doubtful, ...beyond]
+    const length = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
+    return { text: program.text, words: `${length(program.burntLength)} with the beam on.`, findings }
+  }, [program, bench, units])
+  if (bench === null) return null
+  const kind = bench.burns.materials[bench.work.material]?.kind ?? ''
+  const prepare = (): Outcome<RunDraft> => {
+    const against = whyNotBurnt(kind)
+    if (against !== null) return refused('not-burnt', `This sheet is not burnt. ${against}.`)
+    return { ok: true, value: { id: `work ${newId()}`, keep: () => DONE }, findings: [] }
+  }
+  return (
+    <>
+      <Bounds program={program} />
+      <HandOut name="work order" steps={worked} bench={bench} prepare={prepare} burnWords="Burn the order" />
+    </>
+  )
+}
+
+/** Where the program leaves the travel. */
+function beyondTravel(
+  { bounds }: PlannedProgram,
+  { x, y }: { readonly x: number | null; readonly y: number | null },
+): readonly Finding[] {
+  if (bounds === null) return []
+  const ends = [
+    ['X', bounds.minX, bounds.maxX, x],
+    ['Y', bounds.minY, bounds.maxY, y],
+  ] as const
+  return ends.flatMap(([letter, min, max, travel]): Finding[] => {
+    if (min > -0.001 && (travel === null || max < travel + 0.001)) return []
+    const beyond = min <= -0.001 ? -min : max - (travel ?? max)
+    const message = `The program goes ${sayQuantity(Math.round(beyond * 10) / 10, null, 'mm')} beyond the travel of ${letter}. Move the sheet or the piece, or scan slower: run-out grows with the square of the speed.`
+    return [{ code: 'leaves-travel', severity: 'error', message }]
+  })
+}
+
+const BY = { beam: 'with the beam, at sighting power', dark: 'with the beam off' } as const
+
+/** Walks around what will be burnt before it is. */
+function Bounds({ program }: { readonly program: PlannedProgram }) {
+  const bench = useBenchStore((it) => it.bench)
+  const [by, setBy] = useState<keyof typeof BY | 'pointer'>('beam')
+  if (bench === null || program.hull.length < 2) return null
+  const trial = newestTrial(bench.calibrate.trials, 'pointer')
+  const engine = engineOf(bench)
+  const offset = trial === null ? null : [pointerX, pointerY].map((def) => shownNumber(engine.value(def, trial).result) ?? 0)
+  const options = offset === null ? BY : { ...BY, pointer: 'with the pointer, its offset counted' }
+  const [dx, dy] = by === 'pointer' && offset !== null ? (offset as [number, number]) : [0, 0]
+  const power = by === 'beam' ? (bench.calibrate.sightPower.value ?? 0) : 0
+  const steps = boundsSteps(
+    program.hull.map(({ x, y }) => ({ x: x - dx, y: y - dy })),
+    power,
+    bench.calibrate.markSpeed.value ?? 20,
+  )
+  return (
+    <details className="mt-2 border-t border-rule pt-2 text-[13.5px]">
+      <summary className="cursor-pointer text-teal">Walk the bounds first</summary>
+      <p className="pt-1">
+        The head goes around all that will be burnt{' '}
+        <SelectOf
+          label="How the bounds are walked"
+          of={options as Readonly<Record<typeof by, string>>}
+          value={by}
+          choose={setBy}
+        />
+        . Watch with eyewear on whether it stays on the sheet and clear of clamps.
+      </p>
+      <HandOut
+        name="bounds of the work order"
+        steps={steps}
+        bench={bench}
+        prepare={() => ({ ok: true, value: { id: `bounds ${newId()}`, keep: () => DONE }, findings: [] })}
+        burnWords="Walk them"
+      />
+    </details>
+  )
+}

@@ -1,0 +1,63 @@
+import type { Affine, Box } from '../../core/artwork'
+import { axisIds, type Bench } from '../../core/document'
+import { boxUnder, copiesOf, sizeOfPiece, type Piece, type Work } from '../../core/work'
+
+/** What is drawn while nobody has measured the sheet, mm. */
+const SKETCH = { width: 300, height: 200 }
+
+/** The sheet as it lies on the machine, mm; `isKnown`: somebody measured it. */
+export function sheetBox(work: Work): Box & { readonly isKnown: boolean } {
+  const [left, bottom] = [work.sheetX.value ?? 0, work.sheetY.value ?? 0]
+  const [width, height] = [work.sheetWidth.value, work.sheetHeight.value]
+  return {
+    left,
+    bottom,
+    right: left + (width ?? SKETCH.width),
+    top: bottom + (height ?? SKETCH.height),
+    isKnown: width !== null && height !== null,
+  }
+}
+
+/** A copy of a piece on the machine: the map of its drawing, and its box. */
+export interface CopyShape {
+  readonly map: Affine
+  readonly box: Box
+}
+
+/** Copies of a piece on the machine. */
+export function copyShapes(piece: Piece, { left, bottom }: Pick<Box, 'left' | 'bottom'>): readonly CopyShape[] {
+  return copiesOf(piece).map(([a, b, c, d, e, f]) => {
+    const map: Affine = [a, b, c, d, e + left, f + bottom]
+    return { map, box: boxUnder(map, { left: 0, bottom: 0, right: piece.width, top: piece.height }) }
+  })
+}
+
+/** All that the plate shows, mm: the sheet, and what lies beside it. */
+export function extentOf(bench: Bench): Box {
+  const sheet = sheetBox(bench.work)
+  const boxes = Object.values(bench.work.pieces).flatMap((it) => {
+    const { width, height } = sizeOfPiece(it)
+    const [left, bottom] = [sheet.left + it.x, sheet.bottom + it.y]
+    const across = it.columns * width + (it.columns - 1) * it.gapX
+    const up = it.rows * height + (it.rows - 1) * it.gapY
+    return [{ left, bottom, right: left + across, top: bottom + up }]
+  })
+  return boxes.reduce<Box>(
+    (all, it) => ({
+      left: Math.min(all.left, it.left),
+      bottom: Math.min(all.bottom, it.bottom),
+      right: Math.max(all.right, it.right),
+      top: Math.max(all.top, it.top),
+    }),
+    { left: sheet.left, bottom: sheet.bottom, right: sheet.right, top: sheet.top },
+  )
+}
+
+/** Travel of X and Y, mm; null where it is not known. */
+export function travelOf(bench: Bench): { readonly x: number | null; readonly y: number | null } {
+  const of = (letter: string): number | null => {
+    const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
+    return id === undefined ? null : (bench.motion.axes[id]?.travel.value ?? null)
+  }
+  return { x: of('X'), y: of('Y') }
+}

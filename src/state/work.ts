@@ -1,0 +1,160 @@
+import { setAt, templateOf } from '../core/bench'
+import type { Bench } from '../core/document'
+import { pieceShape, sizeOfPiece, wayShape, type Clamp, type Piece, type Way, type Work } from '../core/work'
+import { newId } from '../data/ids'
+import type { Taken } from '../workers/work.worker'
+import { editBench, useBenchStore } from './benchStore'
+import { keepRecord } from './library'
+import { DONE, isDone, NO_BENCH, told, type Told } from './told'
+import { forgetFile, readFile, rememberRead } from './workFiles'
+
+/** The work order as it is on the open bench; null where none is open. */
+function orderNow(): Work | null {
+  return useBenchStore.getState().bench?.work ?? null
+}
+
+/** Takes a file of artwork in: it is read, kept with the bench, and laid on the sheet. @returns What stands in the way, and what was left out. */
+export async function takeArtwork(file: File): Promise<Told> {
+  if (orderNow() === null) return NO_BENCH
+  const read = await readFile(file)
+  if (!read.ok) return read.findings
+  const record = newId()
+  const kept = await keepFile(file, record, 'Artwork taken in')
+  if (!isDone(kept)) return kept
+  const { print, taken } = read.value
+  rememberRead(print, taken)
+  const id = newId()
+  const order = 1 + Math.max(0, ...Object.values(orderNow()?.pieces ?? {}).map((it) => it.order))
+  const name = file.name.replace(/\.[^.]+$/, '').slice(0, 80) || 'Artwork'
+  const said = editBench('artwork taken in', (bench) => {
+    const piece = templateOf(pieceShape, { ...pieceOf(taken), ways: waysOf(taken, {}), order, name, record, print })
+    return setAt(bench, `work.pieces.${id}`, { ...piece, ...placeFor(bench, piece) })
+  })
+  return [...said, ...read.findings]
+}
+
+/** Takes another file for a piece: what is drawn as it was keeps what is done with it. */
+export async function changeArtwork(id: string, file: File): Promise<Told> {
+  const piece = orderNow()?.pieces[id]
+  if (piece === undefined) return told('This piece was taken out of the work order.')
+  const read = await readFile(file)
+  if (!read.ok) return read.findings
+  const record = newId()
+  const kept = await keepFile(file, record, 'Artwork changed')
+  if (!isDone(kept)) return kept
+  const { print, taken } = read.value
+  rememberRead(print, taken)
+  const said = editBench('another file', (bench) => {
+    const now = bench.work.pieces[id]
+    if (now === undefined) return bench
+    return setAt(bench, `work.pieces.${id}`, { ...now, ...pieceOf(taken), record, print, ways: waysOf(taken, now.ways) })
+  })
+  return [...said, ...read.findings]
+}
+
+function keepFile(file: File, record: string, what: string): Promise<Told> {
+  const about = { stage: 'work', title: `${what}: ${file.name}`, note: '', redo: `Take it in again: ${file.name}.`, beneath: [] }
+  return keepRecord(about, [], [file], record)
+}
+
+function pieceOf({ kind, width, height, hasUnits }: Taken): Pick<Piece, 'kind' | 'width' | 'height' | 'hasUnits'> {
+  return { kind, width, height, hasUnits: hasUnits ? 'yes' : 'no' }
+}
+
+/** Ways of a file; those that are drawn as before keep their id and what is done with them. */
+function waysOf({ ways, kind }: Taken, before: Piece['ways']): Piece['ways'] {
+  const known = new Map(Object.entries(before).map(([id, it]) => [it.key, [id, it] as const]))
+  return Object.fromEntries(
+    ways.map((summary, order) => {
+      const [id, was] = known.get(summary.key) ?? [newId(), null]
+      const { does, ...drawn } = summary
+      const fresh = templateOf(wayShape, { ...summary, ...usualFor(does, kind), order })
+      return [id, was === null ? fresh : { ...was, ...drawn, order }] as const
+    }),
+  )
+}
+
+/** Numbers to begin with (common practice for 5 W on thin plywood). */
+function usualFor(does: Way['does'], kind: Piece['kind']): Partial<Way> {
+  if (does === 'cut') return { power: 1, speed: 5, passes: 1, lead: 1 }
+  if (kind === 'picture') return { power: 1, speed: 50, toning: 'grey' }
+  return does === 'fill' ? { power: 0.6, speed: 50 } : { power: 0.5, speed: 25 }
+}
+
+/** To the right of what lies there, else where the margin begins. */
+function placeFor({ work }: Bench, piece: Piece): Pick<Piece, 'x' | 'y'> {
+  const margin = work.margin.value ?? 0
+  const rights = Object.values(work.pieces).map((it) => it.x + it.columns * (sizeOfPiece(it).width + it.gapX))
+  const x = Math.max(margin, ...rights)
+  const fits = work.sheetWidth.value === null || x + sizeOfPiece(piece).width <= work.sheetWidth.value - margin
+  return { x: fits ? round(x) : margin, y: margin }
+}
+
+function round(mm: number): number {
+  return Math.round(mm * 1000) / 1000
+}
+
+/** Changes a piece of the order. @returns What stands in the way. */
+export function setPiece(id: string, part: Partial<Piece>): Told {
+  const piece = orderNow()?.pieces[id]
+  if (piece === undefined) return told('This piece was taken out of the work order.')
+  return editBench('a piece', (bench) => setAt(bench, `work.pieces.${id}`, { ...piece, ...part }))
+}
+
+/** Gives a piece a width or a height on the sheet, by its scale. @returns What stands in the way. */
+export function sizePiece(id: string, side: 'width' | 'height', mm: number): Told {
+  const piece = orderNow()?.pieces[id]
+  if (piece === undefined) return told('This piece was taken out of the work order.')
+  const now = sizeOfPiece(piece)[side]
+  if (!(now > 0)) return told(`This piece has no ${side} to be made larger or smaller.`)
+  return setPiece(id, { scale: piece.scale * (mm / now) })
+}
+
+/** Changes what is done with a way. @returns What stands in the way. */
+export function setWay(pieceId: string, wayId: string, part: Partial<Way>): Told {
+  const way = orderNow()?.pieces[pieceId]?.ways[wayId]
+  if (way === undefined) return told('This was taken out of the work order.')
+  return editBench('what is done with it', (bench) => setAt(bench, `work.pieces.${pieceId}.ways.${wayId}`, { ...way, ...part }))
+}
+
+/** Lets a way be cut, marked, filled or left, with usual numbers for it. */
+export function letWay(pieceId: string, wayId: string, does: Way['does']): Told {
+  const piece = orderNow()?.pieces[pieceId]
+  const way = piece?.ways[wayId]
+  if (piece === undefined || way === undefined) return told('This was taken out of the work order.')
+  return setWay(pieceId, wayId, does === way.does ? {} : { ...usualFor(does, piece.kind), does, setting: '' })
+}
+
+/** Takes a piece out of the order; undo brings it back. */
+export function dropPiece(id: string): Told {
+  return editBench('a piece taken out', (bench) => setAt(bench, `work.pieces.${id}`, undefined))
+}
+
+/** Says which material of the book the sheet is. */
+export function setWorkMaterial(id: string): Told {
+  return editBench('the material of the sheet', (bench) => setAt(bench, 'work.material', id))
+}
+
+/** Lets scans go both ways or one. */
+export function setScans(scans: Work['scans']): Told {
+  return editBench('how lines are scanned', (bench) => setAt(bench, 'work.scans', scans))
+}
+
+/** Lays a clamp on the sheet, or moves it; null takes it away. */
+export function setClamp(id: string, clamp: Clamp | null): Told {
+  return editBench('a clamp', (bench) => setAt(bench, `work.clamps.${id}`, clamp ?? undefined))
+}
+
+/** Lays another clamp on the sheet's corner. */
+export function addClamp(): Told {
+  const clamps = orderNow()?.clamps ?? {}
+  const order = 1 + Math.max(0, ...Object.values(clamps).map((it) => it.order))
+  return setClamp(newId(), { order, x: 0, y: 0, width: 20, height: 20 })
+}
+
+/** Gives up what is known of files that no piece of the open bench uses. */
+export function forgetUnused(): Told {
+  const prints = new Set(Object.values(orderNow()?.pieces ?? {}).map((it) => it.print))
+  forgetFile((print) => !prints.has(print))
+  return DONE
+}

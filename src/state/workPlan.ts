@@ -1,0 +1,140 @@
+import { useEffect } from 'react'
+import { create } from 'zustand'
+import { shownNumber } from '../core/bench'
+import { newestTrial, offDelay, onDelay } from '../core/calibrate'
+import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
+import { refused, type Finding, type Outcome } from '../core/units'
+import { burningOf, kerfNow, pictureTones } from '../core/work'
+import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
+import { engineOf } from './evaluate'
+import { openFiles, useWorkFiles, workWorker } from './workFiles'
+
+/** The work order as a program, as far as it is planned. */
+interface Planned {
+  readonly program: PlannedProgram | null
+  readonly findings: readonly Finding[]
+  /** Whether a newer one is being planned. */
+  readonly isPlanning: boolean
+  /** What it was planned of: another one is another program. */
+  readonly of: string
+}
+
+const NOTHING: Planned = { program: null, findings: [], isPlanning: false, of: '' }
+
+export const useWorkPlan = create<Planned>()(() => NOTHING)
+
+/** Wait before an order is planned that is still being changed, ms. */
+const SETTLES = 250
+
+/** Keeps the plan of the open order up to date while a component shows it. */
+export function useKeptPlan(bench: Bench | null): void {
+  const taken = useWorkFiles((it) => it.taken)
+  useEffect(() => {
+    if (bench === null) return undefined
+    void openFiles(bench)
+    const timer = setTimeout(() => void planNow(bench), SETTLES)
+    return () => clearTimeout(timer)
+  }, [bench, taken])
+}
+
+let latest = 0
+
+async function planNow(bench: Bench): Promise<void> {
+  const prints = Object.fromEntries(Object.entries(bench.work.pieces).map(([id, it]) => [id, it.print]))
+  const ask = askOf(bench)
+  if (!ask.ok) {
+    useWorkPlan.setState({ ...NOTHING, findings: ask.findings })
+    return
+  }
+  const of = JSON.stringify([ask.value, prints])
+  if (of === useWorkPlan.getState().of) return
+  if (ask.value.pieces.some((it) => useWorkFiles.getState().taken[it.piece.print] === undefined)) {
+    useWorkPlan.setState({ ...NOTHING, findings: lostOf(bench) })
+    return
+  }
+  const mine = ++latest
+  useWorkPlan.setState({ isPlanning: true })
+  const planned = await workWorker()
+    .plan(ask.value, prints)
+    .catch((): Outcome<PlannedProgram> =>
+      refused('unplanned', 'The order could not be planned: the memory of this browser may be full.'),
+    )
+  if (mine !== latest) return
+  useWorkPlan.setState(
+    planned.ok
+      ? { program: planned.value, findings: planned.value.findings, isPlanning: false, of }
+      : { program: null, findings: planned.findings, isPlanning: false, of },
+  )
+}
+
+/** Files that cannot be had any more. */
+function lostOf(bench: Bench): readonly Finding[] {
+  const { lost } = useWorkFiles.getState()
+  return Object.values(bench.work.pieces).flatMap((it): Finding[] => {
+    const why = lost[it.print]
+    return why === undefined ? [] : [{ code: 'no-file', severity: 'error', message: why }]
+  })
+}
+
+/** How late the light comes and goes on this machine, s; 0 where nobody measured. */
+export function delaysOf(bench: Bench): { readonly onDelay: number; readonly offDelay: number } {
+  const trial = newestTrial(bench.calibrate.trials, 'delay')
+  const of = (def: typeof onDelay): number =>
+    trial === null ? 0 : Math.max(0, shownNumber(engineOf(bench).value(def, trial).result) ?? 0)
+  return { onDelay: of(onDelay), offDelay: of(offDelay) }
+}
+
+/** What the worker has to know of an order. @returns What is missing, with where it is entered. */
+function askOf(bench: Bench): Outcome<PlanAsk> {
+  const { work, burns } = bench
+  const pieces = Object.entries(work.pieces)
+    .filter(([, it]) => it.isIn === 'yes' && Object.values(it.ways).some((way) => way.does !== 'leave'))
+    .sort(([, p], [, q]) => p.order - q.order)
+  if (pieces.length === 0) return { ok: false, findings: [] }
+  const engine = engineOf(bench)
+  const limits = machineLimits(engine)
+  if (limits === null) {
+    return refused(
+      'no-limits',
+      'Speeds and accelerations of the machine are not known: enter them on Motion. Without them nothing can be timed.',
+      {
+        path: `motion.axes.${axisIds(bench)[0] ?? 'x'}.acceleration`,
+      },
+    )
+  }
+  const card = cardOf(bench)
+  if (card === null) {
+    return refused('no-full-power', 'The full power word is not known: enter it on Power. Every power is a share of it.', {
+      path: 'electrical.fullPower',
+    })
+  }
+  const kerf = shownNumber(engine.value(kerfNow).result) ?? work.kerf.value ?? 0
+  const toningOf = (pieceId: string, wayId: string) => {
+    const { result } = engine.value(pictureTones, pieceId, wayId)
+    return result.known ? result.value.toning : null
+  }
+  return {
+    ok: true,
+    findings: [],
+    value: {
+      pieces: pieces.map(([id, piece]) => ({
+        id,
+        piece,
+        ways: Object.entries(piece.ways)
+          .sort(([, p], [, q]) => p.order - q.order)
+          .map(([wayId, way]) => ({
+            way,
+            setting: burningOf(work, burns.materials, way),
+            toning: piece.kind === 'picture' ? toningOf(id, wayId) : null,
+          })),
+      })),
+      sheet: { x: work.sheetX.value ?? 0, y: work.sheetY.value ?? 0 },
+      machine: { limits, ...delaysOf(bench), bothWays: work.scans === 'both', backShift: 0 },
+      kerf: Math.max(0, kerf),
+      within: work.tolerance.value ?? 0.01,
+      hasZ: axisIds(bench).some((id) => bench.motion.axes[id]?.letter === 'Z'),
+      clamps: Object.values(work.clamps).sort((p, q) => p.order - q.order),
+      card,
+    },
+  }
+}

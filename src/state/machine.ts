@@ -18,8 +18,8 @@ import {
 import { axisIds, practiceOf, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type { MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
-import type { ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
+import type { FromAbove, MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
+import type { BedBox, ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
 import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
@@ -329,6 +329,9 @@ const NO_CAUTIONS: Finding = {
   message: 'The checks before the beam is on were not made: nothing was sent.',
 }
 
+/** Lines that a stand-in is sent before its answers are waited for. */
+const AHEAD = 64
+
 /**
  * Puts a fresh sheet in, sends a program and runs it to its end.
  * @param burnt What the program burns, so that its marks are known again. @param sheet How the stand-in's sheet lies.
@@ -339,7 +342,8 @@ export async function runProgram(text: string, burnt: string, sheet?: string): P
   if (useSession.getState().cautions !== 'taken') return { kind: 'not begun', finding: NO_CAUTIONS }
   useMachine.setState({ finding: null, running: true, marks: [], burnt, report: null })
   const lines = text.split('\n').filter((it) => it !== '')
-  const end = await runLines(open.session, lines, sheet)
+  // A stand-in takes a line in no time; a machine is sent one when it has taken the last.
+  const end = await runLines(open.session, lines, sheet, open.standIn === null ? 1 : AHEAD)
   useMachine.setState({ running: false, isPaused: false })
   void showMarks()
   if ('finding' in end && end.finding.code !== 'closed') useMachine.setState({ finding: end.finding })
@@ -385,6 +389,11 @@ export async function lookAtStandIn(
   places: readonly { readonly x: number; readonly y: number; readonly side: number }[],
 ): Promise<readonly number[] | null> {
   return (await open?.standIn?.remote.look(places)) ?? null
+}
+
+/** A box of the stand-in's bed as a camera straight above sees it; null without a stand-in. */
+export async function bedFromAbove(box: BedBox, pitch: number): Promise<FromAbove | null> {
+  return (await open?.standIn?.remote.above(box, pitch)) ?? null
 }
 
 /** How light the stand-in's sheet is where nothing was burnt; null without a stand-in. */

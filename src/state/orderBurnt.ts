@@ -1,7 +1,10 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import type { Bench } from '../core/document'
+import { coarser, likeness } from '../core/work'
+import type { BurnSeen } from '../workers/burn.worker'
 import type { PlannedProgram } from '../workers/work.worker'
+import { bedFromAbove } from './machine'
 import { burningOn, burnWorker, stopBurning } from './burnSeen'
 import { delaysOf } from './workPlan'
 import { DONE, told, type Told } from './told'
@@ -14,6 +17,8 @@ interface Burnt {
   /** The program that it shows. */
   readonly of: PlannedProgram | null
   readonly said: Told
+  /** The sheet as the stand-in's camera sees it from above, and how alike the two are, 0…1; null while nobody has looked. */
+  readonly came: { readonly picture: ImageBitmap; readonly likeness: number } | null
 }
 
 interface Box {
@@ -23,7 +28,7 @@ interface Box {
   readonly top: number
 }
 
-export const useOrderBurnt = create<Burnt>()(() => ({ share: null, picture: null, box: null, of: null, said: DONE }))
+export const useOrderBurnt = create<Burnt>()(() => ({ share: null, picture: null, box: null, of: null, said: DONE, came: null }))
 
 /** Cells that are burnt at most, and their side where there is room, mm: half of a usual spot. */
 const MOST_CELLS = 12_000_000
@@ -56,7 +61,10 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
     const seen = await burnWorker().burn({ ...ask, box, pitch, every, speed, text: program.text }, onProgress)
     if (seen === null) return
     if (!seen.ok) useOrderBurnt.setState({ said: seen.findings })
-    else useOrderBurnt.setState({ picture: seen.value.picture, box, of: program })
+    else {
+      foretold = seen.value.light
+      useOrderBurnt.setState({ picture: seen.value.picture, box, of: program, came: null })
+    }
   } catch {
     useOrderBurnt.setState({
       said: told('The burn could not be worked: the memory of this browser may be full. Make the order smaller.'),
@@ -64,6 +72,48 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
   } finally {
     useOrderBurnt.setState({ share: null })
   }
+}
+
+/** The burn that was foretold, as luminances. */
+let foretold: BurnSeen['light'] | null = null
+
+/** Pixels of about this side are compared, mm: finer things move with the play of the machine. */
+const COMPARED = 1
+
+/** Looks at the stand-in's bed from above and holds it against what was foretold. @returns What stands in the way. */
+export async function lookAtOutcome(): Promise<Told> {
+  const { box } = useOrderBurnt.getState()
+  if (box === null || foretold === null)
+    return told('The burn has not been worked on the screen yet: wait until it stands on the sheet.')
+  const pitch = (box.right - box.left) / foretold.width
+  const seen = await bedFromAbove(box, pitch)
+  if (seen === null) return told('No stand-in is connected: its camera sees nothing.')
+  const light = { width: seen.columns, height: seen.rows, values: seen.luminance }
+  const every = Math.max(1, Math.round(COMPARED / pitch))
+  const [one, other] = [coarser(foretold, every), coarser(light, every)]
+  const [width, height] = [Math.min(one.width, other.width), Math.min(one.height, other.height)]
+  const cropped = (it: typeof one): Float32Array => {
+    const bare = lightest(it.values)
+    return Float32Array.from({ length: width * height }, (_, k) => {
+      const y = it.values[Math.floor(k / width) * it.width + (k % width)] as number
+      return y / bare
+    })
+  }
+  const alike = likeness({ width, height, one: cropped(one), other: cropped(other) }, 1)
+  const picture = await burnWorker().paint(light)
+  useOrderBurnt.setState({ came: { picture, likeness: alike } })
+  return DONE
+}
+
+/** The light of the bare sheet: most of it is bare. */
+function lightest(values: Float32Array): number {
+  const sorted = Float32Array.from(values).sort()
+  return sorted[Math.floor(sorted.length * 0.9)] ?? 1
+}
+
+/** Shows what was foretold again. */
+export function lookAtForetold(): void {
+  useOrderBurnt.setState({ came: null })
 }
 
 /** Gives up what is being burnt. */

@@ -6,7 +6,7 @@ import type { Taken } from '../workers/work.worker'
 import { editBench, useBenchStore } from './benchStore'
 import { keepRecord } from './library'
 import { DONE, isDone, NO_BENCH, told, type Told } from './told'
-import { forgetFile, readFile, rememberRead } from './workFiles'
+import { forgetFile, readFile, rememberRead, workWorker } from './workFiles'
 
 /** The work order as it is on the open bench; null where none is open. */
 function orderNow(): Work | null {
@@ -81,13 +81,18 @@ function usualFor(does: Way['does'], kind: Piece['kind']): Partial<Way> {
   return does === 'fill' ? { power: 0.6, speed: 50 } : { power: 0.5, speed: 25 }
 }
 
+/** A piece is laid so far from the margin, mm. */
+const CLEAR = 3
+
 /** To the right of what lies there, else where the margin begins. */
 function placeFor({ work }: Bench, piece: Piece): Pick<Piece, 'x' | 'y'> {
   const margin = work.margin.value ?? 0
   const rights = Object.values(work.pieces).map((it) => it.x + it.columns * (sizeOfPiece(it).width + it.gapX))
-  const x = Math.max(margin, ...rights)
+  // Not on the very margin: no sheet is known as well as that.
+  const corner = margin + CLEAR
+  const x = Math.max(corner, ...rights)
   const fits = work.sheetWidth.value === null || x + sizeOfPiece(piece).width <= work.sheetWidth.value - margin
-  return { x: fits ? round(x) : margin, y: margin }
+  return { x: fits ? round(x) : corner, y: corner }
 }
 
 function round(mm: number): number {
@@ -99,6 +104,15 @@ export function setPiece(id: string, part: Partial<Piece>): Told {
   const piece = orderNow()?.pieces[id]
   if (piece === undefined) return told('This piece was taken out of the work order.')
   return editBench('a piece', (bench) => setAt(bench, `work.pieces.${id}`, { ...piece, ...part }))
+}
+
+/** Moves a piece on the sheet, with all its copies, mm. @returns What stands in the way. */
+export function movePiece(id: string, dx: number, dy: number): Told {
+  const piece = orderNow()?.pieces[id]
+  if (piece === undefined) return told('This piece was taken out of the work order.')
+  const to = (at: number, by: number): number => Math.round((at + by) * 10) / 10
+  const moved = Object.entries(piece.spots).map(([key, it]) => [key, { ...it, x: to(it.x, dx), y: to(it.y, dy) }] as const)
+  return setPiece(id, { x: to(piece.x, dx), y: to(piece.y, dy), spots: Object.fromEntries(moved) })
 }
 
 /** Gives a piece a width or a height on the sheet, by its scale. @returns What stands in the way. */
@@ -138,6 +152,37 @@ export function setWorkMaterial(id: string): Told {
 /** Lets scans go both ways or one. */
 export function setScans(scans: Work['scans']): Told {
   return editBench('how lines are scanned', (bench) => setAt(bench, 'work.scans', scans))
+}
+
+/** Says whether parts may be turned by a quarter where they are laid out. */
+export function setTurns(turns: Work['turns']): Told {
+  return editBench('whether parts are turned', (bench) => setAt(bench, 'work.turns', turns))
+}
+
+/** Lays all copies out on the sheet, one by one. @returns What stands in the way, and what does not fit. */
+export async function layOutOrder(gap: number): Promise<Told> {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return NO_BENCH
+  const laid = await workWorker().layOut(bench.work, gap)
+  if (!laid.ok) return laid.findings
+  const { spots, beyond } = laid.value
+  const said = editBench('pieces laid out', (it) =>
+    Object.entries(spots).reduce((next, [id, them]) => setAt(next, `work.pieces.${id}.spots`, them), it),
+  )
+  if (!isDone(said) || beyond === 0) return said
+  const what = beyond === 1 ? 'One copy does' : `${beyond} copies do`
+  return [
+    {
+      code: 'beyond',
+      severity: 'warning',
+      message: `${what} not fit the sheet, and lie above it: take fewer, or a larger sheet.`,
+    },
+  ]
+}
+
+/** Puts a piece back to its grid. */
+export function gridAgain(id: string): Told {
+  return setPiece(id, { spots: {} })
 }
 
 /** Lays a clamp on the sheet, or moves it; null takes it away. */

@@ -26,6 +26,8 @@ export interface BurnAsk {
 /** A burn that was simulated: its picture, rows from the top, and the most that any place got, J/mm². */
 export interface BurnSeen {
   readonly picture: ImageBitmap
+  /** The same as luminances relative to white. */
+  readonly light: { readonly width: number; readonly height: number; readonly values: Float32Array }
   readonly most: number
 }
 
@@ -33,6 +35,8 @@ export interface BurnSeen {
 export interface BurnWorker {
   /** @param onProgress Hears the share that is done. @returns Null where it was given up. */
   burn(ask: BurnAsk, onProgress: (share: number) => void): Promise<Outcome<BurnSeen> | null>
+  /** A picture of luminances that were seen elsewhere, as a burn is shown. */
+  paint(light: BurnSeen['light']): Promise<ImageBitmap>
   /** Gives up what is being burnt. */
   giveUp(): void
 }
@@ -48,6 +52,12 @@ const wasGivenUp = (): boolean => asked.isGivenUp
 const api: BurnWorker = {
   giveUp() {
     asked.isGivenUp = true
+  },
+  async paint({ width, height, values }) {
+    const data = new Uint8ClampedArray(width * height * 4)
+    values.forEach((y, at) => warmGrey(data, at, y))
+    const picture = await createImageBitmap(new ImageData(data, width, height))
+    return Comlink.transfer(picture, [picture])
   },
   async burn({ text, limits, box, pitch, every = 1, tone, speed, ...rest }, onProgress) {
     asked.isGivenUp = false
@@ -74,8 +84,16 @@ const api: BurnWorker = {
       }
     }
     const picture = await createImageBitmap(shown.pixels())
-    return Comlink.transfer({ ok: true as const, value: { picture, most }, findings: [] }, [picture])
+    const light = shown.light()
+    return Comlink.transfer({ ok: true as const, value: { picture, light, most }, findings: [] }, [picture, light.values.buffer])
   },
+}
+
+/** A pixel of a luminance. Source: IEC 61966-2-1. */
+function warmGrey(data: Uint8ClampedArray, at: number, y: number): void {
+  const byte = 255 * (y > 0.0031308 ? 1.055 * y ** (1 / 2.4) - 0.055 : 12.92 * y)
+  for (let c = 0; c < 3; c++) data[4 * at + c] = byte * (TINT[c] as number)
+  data[4 * at + 3] = 255
 }
 
 /** The picture of a burn: mean luminance of the cells under each of its own. */
@@ -103,14 +121,21 @@ class ShownBurn {
     this.counts[at] = (this.counts[at] as number) + 1
   }
 
+  /** Mean luminance of each pixel. */
+  light(): BurnSeen['light'] {
+    return {
+      width: this.columns,
+      height: this.rows,
+      values: this.sums.map((it, at) => it / Math.max(1, this.counts[at] as number)),
+    }
+  }
+
   /** Greys, a little warm (IEC 61966-2-1). */
   pixels(): ImageData {
     const data = new Uint8ClampedArray(this.columns * this.rows * 4)
     for (let at = 0; at < this.sums.length; at++) {
       const y = (this.sums[at] as number) / Math.max(1, this.counts[at] as number)
-      const byte = 255 * (y > 0.0031308 ? 1.055 * y ** (1 / 2.4) - 0.055 : 12.92 * y)
-      for (let c = 0; c < 3; c++) data[4 * at + c] = byte * (TINT[c] as number)
-      data[4 * at + 3] = 255
+      warmGrey(data, at, y)
     }
     return new ImageData(data, this.columns, this.rows)
   }

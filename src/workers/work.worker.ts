@@ -7,6 +7,7 @@ import {
   clampHits,
   drawnAlike,
   hullOf,
+  layOut,
   pathDataOf,
   planWork,
   summariesOf,
@@ -14,6 +15,8 @@ import {
   timeOfWork,
   wayData,
   type Clamp,
+  type LaidOut,
+  type Work,
   type Piece,
   type PlannedWork,
   type Source,
@@ -74,6 +77,8 @@ export interface PlannedProgram {
 export interface WorkWorker {
   /** Reads a file and keeps it under a print. */
   take(print: string, bytes: Uint8Array, name: string): Promise<Outcome<Taken>>
+  /** Lays copies out on the sheet; refused in words where they cannot be. */
+  layOut(work: Work, gap: number): Outcome<LaidOut>
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
 }
 
@@ -98,6 +103,14 @@ const api: WorkWorker = {
       ok: true,
       value: { kind: 'drawing', width, height, hasUnits, ways, findings: read.findings, paths, shown: null },
       findings: read.findings,
+    }
+  },
+  layOut(work, gap) {
+    try {
+      return { ok: true, value: layOut(work, gap), findings: [] }
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error
+      return refused('no-layout', `It cannot be laid out: ${error.message}.`)
     }
   },
   plan(ask, prints) {

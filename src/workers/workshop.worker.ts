@@ -3,6 +3,7 @@ import {
   createStandIn,
   drawPractice,
   drawTone,
+  fromAbove,
   hiddenTone,
   hiddenVolts,
   lightReading,
@@ -17,6 +18,7 @@ import {
   seeded,
   STEADY,
   surfaceOf,
+  type FromAbove,
   type Grade,
   type Hidden,
   type Mark,
@@ -52,6 +54,14 @@ export interface Metered {
 }
 
 /** The stand-in on its own clock, away from the page. */
+/** A box of the bed, mm. */
+export interface BedBox {
+  readonly left: number
+  readonly bottom: number
+  readonly right: number
+  readonly top: number
+}
+
 export interface WorkshopWorker {
   start(options: StandInStart, hear: (line: string) => void): void
   receive(line: string): void
@@ -71,6 +81,8 @@ export interface WorkshopWorker {
   photo(): { width: number; height: number; data: Uint8ClampedArray } | null
   /** CIE L* of places of the sheet as the eye guesses them; places as shares of the box that was burnt, from its lower left. */
   look(places: readonly { readonly x: number; readonly y: number; readonly side: number }[]): readonly number[] | null
+  /** A box of its bed as a camera straight above sees it, each pixel so many mm; null without a stand-in. */
+  above(box: BedBox, pitch: number): FromAbove | null
   /** L* of its sheet where nothing was burnt, as a grey card says it; null without a stand-in. */
   bare(): Metered | null
   /** Light of its head by its power meter, W; null without a stand-in. */
@@ -88,11 +100,22 @@ let number = 1
 let rate: ClockRate = 1
 let timer: ReturnType<typeof setInterval> | undefined
 
+/** Seconds of a burn after which a stand-in in a hurry says where it is. */
+const HURRY = 2
+
+/** Lets a tick pass; one in a hurry gets on as far as a tick lets it, and says where it is as a real machine does. */
+function passTime(): void {
+  if (rate !== Infinity) return standIn?.advance((rate * TICK) / 1000)
+  const until = performance.now() + TICK
+  do standIn?.advance(HURRY)
+  while (standIn?.resting === false && performance.now() < until)
+}
+
 /** Time passes only while there is something to do. */
 function keepTime(): void {
   if (standIn === null || standIn.resting || timer !== undefined) return
   timer = setInterval(() => {
-    standIn?.advance(rate === Infinity ? Infinity : (rate * TICK) / 1000)
+    passTime()
     if (standIn?.resting !== false) {
       clearInterval(timer)
       timer = undefined
@@ -147,6 +170,13 @@ const api: WorkshopWorker = {
   look(places) {
     const sheet = standIn === null ? null : surfaceOf(standIn.falls, drawTone(number), CAMERA_PITCH)
     return sheet === null ? null : places.map((it) => lookAt(sheet, it, noise))
+  },
+  above(box, pitch) {
+    if (standIn === null) return null
+    const tone = drawTone(number)
+    const bare = ((tone.bare + 16) / 116) ** 3
+    const seen = fromAbove(surfaceOf(standIn.falls, tone, CAMERA_PITCH), bare, box, pitch)
+    return Comlink.transfer(seen, [seen.luminance.buffer])
   },
   bare() {
     if (standIn === null) return null

@@ -33,6 +33,7 @@ test('a program with faults names each by line and column; what is no program is
 }) => {
   await bench.openDemo()
   await page.getByRole('link', { name: /Work/ }).click()
+  await bench.part('Program')
   await page
     .getByLabel('Program file')
     .setInputFiles({ name: 'old.nc', mimeType: 'text/plain', buffer: Buffer.from(LABEL.replace('M2', 'G81 X1\nG1 U5\nM2')) })
@@ -52,5 +53,5 @@ test('a program with faults names each by line and column; what is no program is
     .getByLabel('Program file')
     .setInputFiles({ name: 'picture.png', mimeType: 'image/png', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 255]) })
   await expect(page.getByRole('alert').filter({ hasText: 'is no text' })).toBeVisible()
-  await expect(page.getByText('Artwork is not built yet.')).toBeVisible()
+  await expect(page.getByText('A G-code program from elsewhere is looked at')).toBeVisible()
 })

@@ -10,9 +10,12 @@ import { lightness, luminanceOf } from '../../src/core/testcard'
 import {
   boundsSteps,
   boxOfWay,
+  boxUnder,
   clampHits,
   copiesOf,
+  countOf,
   hullOf,
+  layOut,
   sizeOfPiece,
   summariesOf,
   tasksOf,
@@ -140,6 +143,7 @@ const piece = (more: Partial<Placed> = {}): Placed => ({
   rows: 1,
   gapX: 2,
   gapY: 3,
+  spots: {},
   ...more,
 })
 
@@ -177,7 +181,7 @@ describe('placing', () => {
       [90, 'yes'],
       [-30, 'yes'],
     ] as const) {
-      const placed = { ...picture!, turn, mirrored, columns: 1, rows: 1 }
+      const placed = { ...picture!, turn, mirrored, columns: 1, rows: 1, spots: {} }
       const [task] = tasksOf([{ id: 'p', piece: placed, source: sourceOf('seed-head.png'), ways }], { x: 100, y: 50 })
       if (task?.does !== 'picture') throw new Error('no picture')
       const corner = (u: number, v: number) => ({
@@ -190,7 +194,47 @@ describe('placing', () => {
       expect(Math.max(...all.map((it) => it.x))).toBeCloseTo(100 + placed.x + width, 6)
       expect(Math.min(...all.map((it) => it.y))).toBeCloseTo(50 + placed.y, 6)
       expect(Math.max(...all.map((it) => it.y))).toBeCloseTo(50 + placed.y + height, 6)
+      // A copy that was laid out turned is the piece turned further.
+      const spots = { a: { order: 0, x: placed.x, y: placed.y, turn: 90 } }
+      const [further] = tasksOf([{ id: 'p', piece: { ...placed, spots }, source: sourceOf('seed-head.png'), ways }], {
+        x: 100,
+        y: 50,
+      })
+      const [same] = tasksOf([{ id: 'p', piece: { ...placed, turn: turn + 90 }, source: sourceOf('seed-head.png'), ways }], {
+        x: 100,
+        y: 50,
+      })
+      if (further?.does !== 'picture' || same?.does !== 'picture') throw new Error('no picture')
+      expect(Math.cos(further.turnRad - same.turnRad)).toBeCloseTo(1, 9)
+      expect(further.x).toBeCloseTo(same.x, 9)
     }
+  })
+})
+
+describe('copies laid out one by one', () => {
+  it('lie on the sheet beyond its margin, apart by the gap, turned ones too; a grain keeps them as they lie', () => {
+    const { work } = heron().bench
+    const tall = { ...work, sheetWidth: { ...work.sheetWidth, value: 130 }, sheetHeight: { ...work.sheetHeight, value: 400 } }
+    for (const turns of ['free', 'kept'] as const) {
+      const laid = layOut({ ...tall, turns }, 3)
+      expect(laid.beyond).toBe(0)
+      const boxes = Object.entries(laid.spots).flatMap(([id, spots]) => {
+        const one = { ...work.pieces[id]!, spots }
+        expect(countOf(one)).toBe(8)
+        return copiesOf(one).map((map) => boxUnder(map, { left: 0, bottom: 0, right: one.width, top: one.height }))
+      })
+      boxes.forEach((p, i) => {
+        expect(p.left >= 2 - 1e-3 && p.bottom >= 2 - 1e-3 && p.right <= 128 + 1e-3 && p.top <= 398 + 1e-3).toBe(true)
+        for (const q of boxes.slice(i + 1))
+          expect(Math.max(q.left - p.right, p.left - q.right, q.bottom - p.top, p.bottom - q.top)).toBeGreaterThanOrEqual(
+            3 - 2e-3,
+          )
+      })
+      const isTurned = Object.values(laid.spots).some((them) => Object.values(them).some((it) => it.turn === 90))
+      if (turns === 'kept') expect(isTurned).toBe(false)
+    }
+    expect(layOut({ ...work, sheetHeight: { ...work.sheetHeight, value: 60 } }, 3).beyond).toBeGreaterThan(0)
+    expect(() => layOut({ ...work, sheetWidth: { ...work.sheetWidth, value: 20 } }, 3)).toThrow(/wider/)
   })
 })
 

@@ -1,6 +1,6 @@
 import type { Finding } from '../units'
 import type { StateReport } from './protocol'
-import type { Session } from './session'
+import type { Answer, Session } from './session'
 
 /** How a program that was sent to a machine came out. Shares are of its time, as the machine reported them last. */
 export type RunEnd =
@@ -15,17 +15,18 @@ export type RunEnd =
 /**
  * Sends a program line by line and runs it to its end. A stop that is asked for on the way ends it, before the next line
  * goes out.
- * @param sheet What the stand-in is told of the fresh sheet.
+ * @param sheet What the stand-in is told of the fresh sheet. @param ahead Lines that may be on their way at once; 1 or more.
  */
-export async function runLines(session: Session, lines: readonly string[], sheet = 'sheet'): Promise<RunEnd> {
+export async function runLines(session: Session, lines: readonly string[], sheet = 'sheet', ahead = 1): Promise<RunEnd> {
   const stopsBefore = session.stops
-  for (const words of [sheet, ...lines.map((line) => `load ${line}`)]) {
-    if (session.stops !== stopsBefore) return { kind: 'not begun', finding: STOPPED }
-    const answer = await session.ask(words)
-    if (answer.ok) continue
-    if (session.fault === null) session.stop()
-    return { kind: 'not begun', finding: answer.finding }
-  }
+  const loaded =
+    (await loadLines(session, [sheet], 1)) ??
+    (await loadLines(
+      session,
+      lines.map((line) => `load ${line}`),
+      ahead,
+    ))
+  if (loaded !== null) return loaded
   if (session.stops !== stopsBefore) return { kind: 'not begun', finding: STOPPED }
   const over = session.whenOver()
   const answer = await session.ask('run')
@@ -35,6 +36,23 @@ export async function runLines(session: Session, lines: readonly string[], sheet
     return { kind: 'lost', done: session.done, finding: session.fault ?? (answer.ok ? CLOSED : answer.finding) }
   }
   return how === 'ended' ? { kind: 'burnt' } : { kind: 'stopped', done: session.done }
+}
+
+/** Sends lines, so many of them before the first of their answers is waited for. @returns Null where all were taken. */
+async function loadLines(session: Session, lines: readonly string[], ahead: number): Promise<RunEnd | null> {
+  const stopsBefore = session.stops
+  const waiting: Promise<Answer>[] = []
+  for (let i = 0; i < lines.length || waiting.length > 0; i++) {
+    const words = lines[i]
+    if (session.stops !== stopsBefore) return { kind: 'not begun', finding: STOPPED }
+    if (words !== undefined) waiting.push(session.ask(words))
+    if (words !== undefined && waiting.length < ahead) continue
+    const answer = await (waiting.shift() as Promise<Answer>)
+    if (answer.ok) continue
+    if (session.fault === null) session.stop()
+    return { kind: 'not begun', finding: answer.finding }
+  }
+  return null
 }
 
 const STOPPED: Finding = { code: 'stopped', severity: 'warning', message: 'It was stopped before it began.' }

@@ -1,1 +1,2 @@
 export * from './bars'
+export * from './strip'

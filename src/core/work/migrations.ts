@@ -14,6 +14,7 @@ export const workMigrations: readonly Migration[] = [
       kerf: thenGuess(0.15, '0.15', 'mm', 0.1),
       tolerance: thenGuess(0.01, '0.01', 'mm'),
       scans: 'both',
+      turns: 'free',
       clamps: {},
       pieces: {},
     }),

@@ -4,7 +4,7 @@ import type { Piece, Way } from './slice'
 /** What of a piece says where it lies. */
 export type Placed = Pick<
   Piece,
-  'width' | 'height' | 'unit' | 'scale' | 'turn' | 'mirrored' | 'x' | 'y' | 'columns' | 'rows' | 'gapX' | 'gapY'
+  'width' | 'height' | 'unit' | 'scale' | 'turn' | 'mirrored' | 'x' | 'y' | 'columns' | 'rows' | 'gapX' | 'gapY' | 'spots'
 >
 
 /** Turn, mirror and size of a piece, its box beginning at 0, 0. Valid: any piece. Source: by definition. */
@@ -26,6 +26,11 @@ export function sizeOfPiece(piece: Placed): { readonly width: number; readonly h
 
 /** Where the copies of a piece lie on the sheet: maps from its drawing. Valid: any piece. Source: by definition. */
 export function copiesOf(piece: Placed): readonly Affine[] {
+  const spots = Object.values(piece.spots)
+  if (spots.length > 0) {
+    const sorted = [...spots].sort((p, q) => p.order - q.order)
+    return sorted.map(({ x, y, turn }) => after([1, 0, 0, 1, x, y], shapeOfPiece({ ...piece, turn: piece.turn + turn })))
+  }
   const shape = shapeOfPiece(piece)
   const { width, height } = sizeOfPiece(piece)
   return Array.from({ length: piece.rows }, (_, row) =>
@@ -36,10 +41,17 @@ export function copiesOf(piece: Placed): readonly Affine[] {
   ).flat()
 }
 
+/** How many copies of a piece there are. Valid: any piece. Source: by definition. @example countOf({ columns: 2, rows: 3, spots: {} }) // 6 */
+export function countOf(piece: Pick<Placed, 'columns' | 'rows' | 'spots'>): number {
+  return Object.keys(piece.spots).length || piece.columns * piece.rows
+}
+
 /** Box of what a way of a piece burns, in all its copies, mm on the sheet. Valid: any. Source: the box of turned corners. */
 export function boxOfWay(piece: Placed, way: Pick<Way, 'left' | 'bottom' | 'right' | 'top'>): Box {
   const copies = copiesOf(piece)
-  const ends = [copies[0], copies.at(-1)].filter((it) => it !== undefined)
+  // The first and the last of a grid are its corners.
+  const isGrid = Object.keys(piece.spots).length === 0
+  const ends = isGrid ? [copies[0], copies.at(-1)].filter((it) => it !== undefined) : copies
   const boxes = ends.map((it) => boxUnder(it, way))
   return {
     left: Math.min(...boxes.map((it) => it.left)),

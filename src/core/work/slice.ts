@@ -43,6 +43,9 @@ export const wayShape = group({
   toning: word(TONINGS, 'grey'),
 })
 
+/** Where one copy lies on the sheet, laid out by itself: lower left corner of its box, mm, and by how much it is turned further, degrees. */
+export const spotShape = group({ order: bare(), x: bare(), y: bare(), turn: bare({ min: 0, max: 360 }) })
+
 /** Artwork on the sheet: a file, where it lies, and how often. */
 export const pieceShape = group({
   order: bare(),
@@ -68,6 +71,8 @@ export const pieceShape = group({
   rows: bare({ whole: true, min: 1, max: 200 }, 1),
   gapX: bare({ min: 0, max: 5000 }, 3),
   gapY: bare({ min: 0, max: 5000 }, 3),
+  /** Copies that were laid out one by one; empty: the grid above. */
+  spots: many(spotShape),
   /** Whether it is burnt this time. */
   isIn: word(['yes', 'no'] as const, 'yes'),
   ways: many(wayShape),
@@ -132,6 +137,8 @@ export const workShape = group(
       begun: () => false,
     }),
     scans: word(['both', 'one'] as const, 'both'),
+    /** Whether parts may be turned by a quarter where they are laid out: a grain says no. */
+    turns: word(['free', 'kept'] as const, 'free'),
     clamps: many(clampShape),
     pieces: many(pieceShape),
   },

@@ -1,6 +1,6 @@
 import { after, mappedOutline, type Affine, type Drawing } from '../artwork'
 import type { Picture } from '../scan'
-import { copiesOf } from './placing'
+import { copiesOf, countOf } from './placing'
 import type { Piece, Way } from './slice'
 import { drawnAlike } from './summary'
 import type { BurnSetting, Task, Toning } from './task'
@@ -41,7 +41,7 @@ export function tasksOf(pieces: readonly PieceToBurn[], sheet: { readonly x: num
 
 function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: Affine, copy: number): readonly Task[] {
   const groups = new Map(drawnAlike(drawing).map((it) => [it.key, it]))
-  const many = piece.columns * piece.rows > 1
+  const many = countOf(piece) > 1
   return ways.flatMap(({ way, setting }): Task[] => {
     const group = groups.get(way.key)
     if (group === undefined || way.does === 'leave') return []
@@ -59,7 +59,7 @@ function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: A
         tabWidth: way.tabWidth,
         lead: way.lead,
         drop: way.drop,
-        angleRad: way.angle < 0 ? null : ((way.angle + piece.turn) * Math.PI) / 180,
+        angleRad: way.angle < 0 ? null : (way.angle * Math.PI) / 180 + turnOf(map, piece.mirrored === 'yes'),
       },
     ]
   })
@@ -85,11 +85,16 @@ function pictureTask({ piece, ways }: PieceToBurn, picture: Picture, map: Affine
         height: piece.height * size,
         x,
         y,
-        turnRad: (piece.turn * Math.PI) / 180,
+        turnRad: turnOf(map, isMirrored),
         setting,
         toning,
         angleRad: way.angle < 0 ? null : (way.angle * Math.PI) / 180,
       },
     ]
   })
+}
+
+/** By how much a map turns what it lays, rad; of a mirrored one, what was mirrored before it was turned. */
+function turnOf([a, b]: Affine, isMirrored: boolean): number {
+  return isMirrored ? Math.atan2(-b, -a) : Math.atan2(b, a)
 }

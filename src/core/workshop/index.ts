@@ -1,4 +1,5 @@
 export * from './calipers'
+export * from './fromAbove'
 export * from './hidden'
 export * from './machine'
 export * from './meter'

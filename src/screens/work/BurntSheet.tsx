@@ -5,7 +5,8 @@ import { usePlateFrame } from '../../ui'
 /** The sheet as the burn will leave it, laid under the drawing; paler while another one is being worked. */
 export function BurntSheet() {
   const frame = usePlateFrame()
-  const picture = useOrderBurnt((it) => it.picture)
+  const picture = useOrderBurnt((it) => it.came?.picture ?? it.picture)
+  const isCame = useOrderBurnt((it) => it.came !== null)
   const box = useOrderBurnt((it) => it.box)
   const of = useOrderBurnt((it) => it.of)
   const program = useWorkPlan((it) => it.program)
@@ -22,8 +23,8 @@ export function BurntSheet() {
     <canvas
       ref={canvas}
       role="img"
-      aria-label="The sheet as the burn will leave it"
-      data-burnt={of === program ? 'now' : 'before'}
+      aria-label={isCame ? 'The sheet as it came out' : 'The sheet as the burn will leave it'}
+      data-burnt={isCame ? 'came' : of === program ? 'now' : 'before'}
       className="pointer-events-none absolute -z-10"
       style={{
         left: frame.x(box.left),

@@ -3,8 +3,10 @@ import type { Bench } from '../../core/document'
 import {
   addClamp,
   DONE,
+  layOutOrder,
   setClamp,
   setScans,
+  setTurns,
   setWorkMaterial,
   takeArtwork,
   useBenchStore,
@@ -12,6 +14,7 @@ import {
   type Told,
 } from '../../state'
 import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence, StageLink, TakeAway } from '../../ui'
+import { MmField } from './Held'
 import { PieceRow } from './PieceRow'
 
 /** The sheet, what lies on it, and what is done with it. */
@@ -61,8 +64,29 @@ function Artwork({ bench }: { readonly bench: Bench }) {
           </p>
         )}
       </div>
+      {pieces.length > 0 && <LayOut bench={bench} say={say} />}
       <Findings findings={said} />
     </Panel>
+  )
+}
+
+/** Lays all copies out on the sheet, so that what is left over is one piece. */
+function LayOut({ bench, say }: { readonly bench: Bench; readonly say: (said: Told) => void }) {
+  const [gap, setGap] = useState(3)
+  return (
+    <p className="in-words no-print mt-2 text-[14px] leading-[2.1]">
+      <button type="button" className="button" onClick={() => void layOutOrder(gap).then(say)}>
+        Lay all copies out on the sheet
+      </button>{' '}
+      <MmField label="Between copies" valueMm={gap} keep={(mm) => (setGap(mm ?? 0), DONE)} /> apart, parts{' '}
+      <SelectOf
+        label="Whether parts are turned"
+        of={{ free: 'turned by a quarter where that saves', kept: 'as they lie, with the grain' }}
+        value={bench.work.turns}
+        choose={setTurns}
+      />
+      . What is left over stays one piece.
+    </p>
   )
 }
 

@@ -119,7 +119,8 @@ function Drawing({ bench }: { readonly bench: Bench }) {
 function Cuts() {
   const frame = usePlateFrame()
   const cuts = useWorkPlan((it) => it.program?.cuts ?? '')
-  const isHidden = useMoment() !== null
+  const isCame = useOrderBurnt((it) => it.came !== null)
+  const isHidden = useMoment() !== null || isCame
   if (cuts === '' || isHidden) return null
   return (
     <path

@@ -23,7 +23,8 @@ export function OrderSide() {
           </p>
         )}
         {program !== null && <TimeOfOrder program={program} isPlanning={isPlanning} />}
-        <Findings findings={[...findings, ...burnt]} />
+        {/* What bars the program stands where it would leave. */}
+        <Findings findings={[...findings.filter((it) => program === null || it.severity === 'warning'), ...burnt]} />
         {program !== null && <WorkOut program={program} />}
       </Panel>
       {!isEmpty && (

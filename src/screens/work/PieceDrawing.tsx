@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { Piece, Way } from '../../core/work'
-import { setPiece, useOrderBurnt, useWorkFiles, useWorkPlan } from '../../state'
+import { movePiece, useOrderBurnt, useWorkFiles, useWorkPlan } from '../../state'
 import { useDrag, usePlateFrame } from '../../ui'
 import { choosePiece, useChosenPiece } from './chosenPiece'
 import { copyShapes } from './orderShapes'
@@ -92,8 +92,7 @@ function Grip(props: {
   const show = (dx: number, dy: number): void => ghost.current?.setAttribute('transform', `translate(${dx} ${dy})`)
   const move = (dx: number, dy: number): void => {
     show(0, 0)
-    const to = { x: tenth(piece.x + dx), y: tenth(piece.y + dy) }
-    if (to.x !== piece.x || to.y !== piece.y) setPiece(id, to)
+    if (Math.hypot(dx, dy) >= 0.05) movePiece(id, dx, dy)
   }
   const drag = useDrag({
     move: ({ dx, dy }) => show(dx, dy),
@@ -122,8 +121,4 @@ function Grip(props: {
       {...drag}
     />
   )
-}
-
-function tenth(mm: number): number {
-  return Math.round(mm * 10) / 10
 }

@@ -1,6 +1,6 @@
 import type { Bench } from '../../core/document'
 import { sizeOfPiece, type Piece } from '../../core/work'
-import { changeArtwork, dropPiece, setPiece, sizePiece, useWorkFiles, type Told } from '../../state'
+import { changeArtwork, dropPiece, gridAgain, setPiece, sizePiece, useWorkFiles, type Told } from '../../state'
 import { FileButton, NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 import { choosePiece, useChosenPiece } from './chosenPiece'
 import { Held, MmField } from './Held'
@@ -90,7 +90,7 @@ function Placing(props: { readonly id: string; readonly piece: Piece; readonly k
   const { id, piece, keep } = props
   const { width, height } = sizeOfPiece(piece)
   const { name } = piece
-  const isMany = piece.columns > 1 || piece.rows > 1
+  const spots = Object.keys(piece.spots).length
   return (
     <p className="in-words text-[14px] leading-[2]">
       {piece.hasUnits === 'no' && piece.kind === 'drawing' && (
@@ -133,7 +133,28 @@ function Placing(props: { readonly id: string; readonly piece: Piece; readonly k
         value={piece.mirrored}
         choose={(mirrored) => keep({ mirrored })}
       />
-      ; there are{' '}
+      ;{' '}
+      {spots > 0 ? (
+        <>
+          its {spots === 1 ? 'one copy was' : `${spots} copies were`} laid out one by one{' '}
+          <button type="button" className="link no-print" onClick={() => gridAgain(id)}>
+            back to a grid
+          </button>
+        </>
+      ) : (
+        <Grid piece={piece} keep={keep} />
+      )}
+      .
+    </p>
+  )
+}
+
+/** How many copies there are, side by side. */
+function Grid({ piece, keep }: { readonly piece: Piece; readonly keep: (part: Partial<Piece>) => Told }) {
+  const { name } = piece
+  return (
+    <>
+      there are{' '}
       <NumberField
         label={`${name}, columns`}
         hideLabel
@@ -154,14 +175,13 @@ function Placing(props: { readonly id: string; readonly piece: Piece; readonly k
         keep={(it) => keep({ rows: it ?? 1 })}
       />{' '}
       of it
-      {isMany && (
+      {(piece.columns > 1 || piece.rows > 1) && (
         <>
           , <MmField label={`${name}, gap across`} valueMm={piece.gapX} keep={(it) => keep({ gapX: it ?? 0 })} /> and{' '}
           <MmField label={`${name}, gap up`} valueMm={piece.gapY} keep={(it) => keep({ gapY: it ?? 0 })} /> apart
         </>
       )}
-      .
-    </p>
+    </>
   )
 }
 

@@ -4,8 +4,21 @@ import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
 import { whyNotBurnt } from '../../core/safety'
 import { refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
 import { boundsSteps } from '../../core/work'
-import { DONE, doubtOfFullPower, engineOf, newId, useBenchStore, type PlannedProgram, type RunDraft } from '../../state'
-import { SelectOf, useUnits } from '../../ui'
+import {
+  DONE,
+  doubtOfFullPower,
+  engineOf,
+  lookAtForetold,
+  lookAtOutcome,
+  newId,
+  useBenchStore,
+  useMachine,
+  useOrderBurnt,
+  type PlannedProgram,
+  type RunDraft,
+  type Told,
+} from '../../state'
+import { Findings, SelectOf, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
 import { travelOf } from './orderShapes'
 
@@ -16,7 +29,8 @@ export function WorkOut({ program }: { readonly program: PlannedProgram }) {
   const worked = useMemo((): Worked => {
     const doubtful = bench === null ? null : doubtOfFullPower(bench)
     const beyond = bench === null ? [] : beyondTravel(program, travelOf(bench))
-    const findings = doubtful === null ? beyond : [doubtful, ...beyond]
+    const wrong = program.findings.filter((it) => it.severity === 'error')
+    const findings = [...(doubtful === null ? [] : [doubtful]), ...beyond, ...wrong]
     const length = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
     return { text: program.text, words: `${length(program.burntLength)} with the beam on.`, findings }
   }, [program, bench, units])
@@ -31,7 +45,36 @@ export function WorkOut({ program }: { readonly program: PlannedProgram }) {
     <>
       <Bounds program={program} />
       <HandOut name="work order" steps={worked} bench={bench} prepare={prepare} burnWords="Burn the order" />
+      <CameOut />
     </>
+  )
+}
+
+/** The stand-in's sheet held against what was foretold. */
+function CameOut() {
+  const isLinked = useMachine((it) => it.link === 'open')
+  const came = useOrderBurnt((it) => it.came)
+  const [said, say] = useState<Told>(DONE)
+  if (!isLinked) return null
+  return (
+    <div className="no-print mt-3 border-t border-rule pt-2 text-[13.5px]">
+      {came === null ? (
+        <button type="button" className="button" onClick={() => void lookAtOutcome().then(say)}>
+          Look at the stand-in’s sheet from above
+        </button>
+      ) : (
+        <p role="status" className="flex flex-wrap items-center gap-x-3">
+          <span data-likeness={came.likeness.toFixed(3)}>
+            The plate shows how it came out: alike to <span className="num">{came.likeness.toFixed(2)}</span> of 1 with what was
+            foretold.
+          </span>
+          <button type="button" className="link" onClick={lookAtForetold}>
+            Show what was foretold
+          </button>
+        </p>
+      )}
+      <Findings findings={said} />
+    </div>
   )
 }
 

@@ -1,6 +1,6 @@
 import type { Affine, Box } from '../../core/artwork'
 import { axisIds, type Bench } from '../../core/document'
-import { boxUnder, copiesOf, sizeOfPiece, type Piece, type Work } from '../../core/work'
+import { boxUnder, copiesOf, type Piece, type Work } from '../../core/work'
 
 /** What is drawn while nobody has measured the sheet, mm. */
 const SKETCH = { width: 300, height: 200 }
@@ -35,13 +35,7 @@ export function copyShapes(piece: Piece, { left, bottom }: Pick<Box, 'left' | 'b
 /** All that the plate shows, mm: the sheet, and what lies beside it. */
 export function extentOf(bench: Bench): Box {
   const sheet = sheetBox(bench.work)
-  const boxes = Object.values(bench.work.pieces).flatMap((it) => {
-    const { width, height } = sizeOfPiece(it)
-    const [left, bottom] = [sheet.left + it.x, sheet.bottom + it.y]
-    const across = it.columns * width + (it.columns - 1) * it.gapX
-    const up = it.rows * height + (it.rows - 1) * it.gapY
-    return [{ left, bottom, right: left + across, top: bottom + up }]
-  })
+  const boxes = Object.values(bench.work.pieces).flatMap((it) => copyShapes(it, sheet).map(({ box }) => box))
   return boxes.reduce<Box>(
     (all, it) => ({
       left: Math.min(all.left, it.left),

@@ -77,5 +77,5 @@ export function ploverWork(benchId: string, blank: Work): Work {
 /** What is kept with it. */
 export function ploverArtwork(benchId: string): { readonly record: BenchRecord; readonly file: FileRow } {
   const bytes = new TextEncoder().encode(HANDLE_MARK)
-  return artworkOf(benchId, { id: 'mark', name: 'handle-mark.dxf', type: 'image/vnd.dxf', at: AT, bytes })
+  return artworkOf(benchId, { id: 'mark', name: 'handle-mark.dxf', type: 'application/dxf', at: AT, bytes })
 }

@@ -272,31 +272,38 @@ export function programRedo(name: string): string {
   return `Write the program again: ${name}.`
 }
 
+/** Where a program that left is written down, and whether it is kept itself. */
+export interface KeptProgram {
+  readonly stage?: string
+  readonly program?: string
+}
+
 /** Writes down that a program left: it was laid out for the drive train of now. @returns Why not. */
-export function recordHandOut(name: string, how: string): Promise<Told> {
-  return recordProgram(`Program handed out: ${name}`, how, name)
+export function recordHandOut(name: string, how: string, kept: KeptProgram = {}): Promise<Told> {
+  return recordProgram(`Program handed out: ${name}`, how, name, kept)
 }
 
 /** Writes down how a program that was sent over the link came out: burnt, or how far it came. @returns Why not. */
-export function recordBurn(name: string, end: RunEnd): Promise<Told> {
+export function recordBurn(name: string, end: RunEnd, kept: KeptProgram = {}): Promise<Told> {
   const share = (done: number): string => `${Math.floor(done * 100)} %`
   switch (end.kind) {
     case 'burnt':
-      return recordProgram(`Burnt: ${name}`, 'Burnt over the link, to its end.', name)
+      return recordProgram(`Burnt: ${name}`, 'Burnt over the link, to its end.', name, kept)
     case 'stopped':
-      return recordEvent(`Stopped at ${share(end.done)}: ${name}`, 'Stopped while it was burnt over the link.')
+      return recordEvent(`Stopped at ${share(end.done)}: ${name}`, 'Stopped while it was burnt over the link.', kept.stage)
     case 'lost':
       return recordEvent(
         `Lost at ${share(end.done)} or later: ${name}`,
         `The link went bad while it was burnt. ${end.finding.message}`,
+        kept.stage,
       )
     case 'not begun':
-      return recordEvent(`Not begun: ${name}`, `Nothing was burnt. ${end.finding.message}`)
+      return recordEvent(`Not begun: ${name}`, `Nothing was burnt. ${end.finding.message}`, kept.stage)
   }
 }
 
 /** A program that is out there rests on the drive train. */
-function recordProgram(title: string, note: string, name: string): Promise<Told> {
+function recordProgram(title: string, note: string, name: string, { stage = 'controller', program }: KeptProgram): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return Promise.resolve(NO_BENCH)
   const { x, y } = scanIds(bench)
@@ -304,10 +311,11 @@ function recordProgram(title: string, note: string, name: string): Promise<Told>
     const value = shownNumber(engineOf(bench).value(steps, id).result) ?? 0
     return { id: steps.id, args: [id], same: value * 0.0005 }
   })
-  return keepRecord({ stage: 'controller', title, note, redo: programRedo(name), beneath: [] }, figures, [])
+  const files = program === undefined ? [] : [new File([program], `${name.replace(/\W+/g, '-')}.nc`, { type: 'text/plain' })]
+  return keepRecord({ stage, title, note, redo: programRedo(name), beneath: [] }, figures, files)
 }
 
 /** Something that happened and that nothing rests on. */
-function recordEvent(title: string, note: string): Promise<Told> {
-  return keepRecord({ stage: 'controller', title, note: note.slice(0, 4000), redo: '', beneath: [] }, [], [])
+function recordEvent(title: string, note: string, stage = 'controller'): Promise<Told> {
+  return keepRecord({ stage, title, note: note.slice(0, 4000), redo: '', beneath: [] }, [], [])
 }

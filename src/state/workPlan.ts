@@ -1,9 +1,11 @@
-import { useEffect } from 'react'
+import { useEffect, useState } from 'react'
 import { create } from 'zustand'
 import { shownNumber } from '../core/bench'
 import { newestTrial, offDelay, onDelay } from '../core/calibrate'
 import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
+import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
+import type { FileRow } from '../data'
 import { burningOf, kerfNow, pictureTones } from '../core/work'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
 import { engineOf } from './evaluate'
@@ -35,6 +37,25 @@ export function useKeptPlan(bench: Bench | null): void {
     const timer = setTimeout(() => void planNow(bench), SETTLES)
     return () => clearTimeout(timer)
   }, [bench, taken])
+}
+
+/** How a program differs from one that was kept, worked in the worker; null while it is not known. */
+export function useProgramsApart(file: FileRow | null, text: string): ProgramsApart | null {
+  const [known, setKnown] = useState<{ readonly file: FileRow; readonly text: string; readonly apart: ProgramsApart } | null>(
+    null,
+  )
+  useEffect(() => {
+    if (file === null) return undefined
+    let isWanted = true
+    void workWorker()
+      .apart(file.bytes, text)
+      .then((apart) => isWanted && setKnown({ file, text, apart }))
+      .catch(() => undefined)
+    return () => {
+      isWanted = false
+    }
+  }, [file, text])
+  return known !== null && known.file === file && known.text === text ? known.apart : null
 }
 
 let latest = 0

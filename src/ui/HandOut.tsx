@@ -12,6 +12,7 @@ import {
   scanIds,
   useMachine,
   writeThroughCard,
+  type KeptProgram,
   type RunDraft,
   DONE,
   isDone,
@@ -32,8 +33,10 @@ export function HandOut(props: {
   /** Called when it is about to leave: lays out what its marks will be known by, or says what stands in the way. */
   readonly prepare: () => Outcome<RunDraft>
   readonly burnWords: string
+  /** Where it is written down that it left, and the program kept with it; else with the controller, without it. */
+  readonly stage?: string
 }) {
-  const { name, steps, bench, prepare, burnWords } = props
+  const { name, steps, bench, prepare, burnWords, stage } = props
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
   const done = useMachine((it) => it.report?.done ?? 0)
@@ -41,7 +44,7 @@ export function HandOut(props: {
     () => (typeof steps === 'function' ? null : 'words' in steps ? steps : workOut(bench, steps)),
     [bench, steps],
   )
-  const ways = useWaysOut(name, () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []), prepare)
+  const ways = useWaysOut(name, () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []), prepare, stage)
   const barred = (worked !== null && worked.findings.length > 0) || running
   const shown = worked ?? ways.made
   return (
@@ -86,7 +89,8 @@ function workOut(bench: Bench, steps: readonly Step[]): Worked {
 }
 
 /** The ways out of a program: over the link, as a file, on paper; each after the cautions, each written down. */
-function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<RunDraft>) {
+function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<RunDraft>, stage: string | undefined) {
+  const kept = (program: string): KeptProgram => (stage === undefined ? {} : { stage, program })
   const [made, setMade] = useState<Worked | null>(null)
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [listed, list] = useState(false)
@@ -110,16 +114,16 @@ function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<Run
     if (begun === null) return
     const end = await runProgram(begun.text, begun.draft.id, begun.draft.sheet)
     // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
-    const kept = end.kind === 'burnt' ? begun.draft.keep() : DONE
-    const recorded = await recordBurn(name, end)
-    say([...recorded, ...kept], 'finding' in end ? end.finding : null)
+    const unkept = end.kind === 'burnt' ? begun.draft.keep() : DONE
+    const recorded = await recordBurn(name, end, kept(begun.text))
+    say([...recorded, ...unkept], 'finding' in end ? end.finding : null)
   }
   const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
     const begun = await begin()
     if (begun === null) return
-    const kept = begun.draft.keep()
+    const unkept = begun.draft.keep()
     await act(begun.text)
-    say(isDone(kept) ? await recordHandOut(name, how) : kept, null)
+    say(isDone(unkept) ? await recordHandOut(name, how, kept(begun.text)) : unkept, null)
   }
   const save = (it: string): void => download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(it), 'text/plain')
   const print = async (): Promise<void> => {

@@ -1,6 +1,7 @@
 import { memo, useEffect, useMemo, useRef } from 'react'
 import type { BenchRecord } from '../core/bench'
 import { useBenchStore, useConsequences, type FileRow } from '../state'
+import { download } from './download'
 import { LongList } from './LongList'
 import { Panel } from './Panel'
 
@@ -62,7 +63,21 @@ const RecordRow = memo(function RecordRow(props: {
   )
 })
 
+/** A file of a record: a picture as it looks, anything else by its name. */
 function Picture({ file }: { readonly file: FileRow }) {
+  return file.type.startsWith('image/') ? <Shown file={file} /> : <Named file={file} />
+}
+
+function Named({ file: { name, type, bytes } }: { readonly file: FileRow }) {
+  const size = bytes.length < 10_000 ? `${bytes.length} bytes` : `${Math.round(bytes.length / 1000)} kB`
+  return (
+    <button type="button" className="link no-print text-[13px]" onClick={() => download(name, bytes, type)}>
+      {name}, {size}
+    </button>
+  )
+}
+
+function Shown({ file }: { readonly file: FileRow }) {
   const picture = useRef<HTMLImageElement>(null)
   useEffect(() => {
     const url = URL.createObjectURL(new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type }))

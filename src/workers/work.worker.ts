@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import { readProgram, writeProgram, type OutputCard } from '../core/gcode'
+import { programsApart, readProgram, writeProgram, type OutputCard, type ProgramsApart } from '../core/gcode'
 import { planMoves, surveyProgram, type Bounds } from '../core/planner'
 import type { Picture, ScanMachine } from '../core/scan'
 import { refused, type Finding, type Outcome } from '../core/units'
@@ -77,6 +77,8 @@ export interface PlannedProgram {
 export interface WorkWorker {
   /** Reads a file and keeps it under a print. */
   take(print: string, bytes: Uint8Array, name: string): Promise<Outcome<Taken>>
+  /** How a program differs from an earlier one. */
+  apart(earlier: Uint8Array, later: string): ProgramsApart
   /** Lays copies out on the sheet; refused in words where they cannot be. */
   layOut(work: Work, gap: number): Outcome<LaidOut>
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
@@ -105,6 +107,7 @@ const api: WorkWorker = {
       findings: read.findings,
     }
   },
+  apart: (earlier, later) => programsApart(new TextDecoder().decode(earlier), later),
   layOut(work, gap) {
     try {
       return { ok: true, value: layOut(work, gap), findings: [] }

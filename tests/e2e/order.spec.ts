@@ -40,6 +40,11 @@ test('artwork becomes a program, is burnt on the stand-in, and comes out as it w
   await expect(page.locator('[data-burnt="came"]')).toBeVisible({ timeout: 30_000 })
   const alike = Number(await page.locator('[data-likeness]').getAttribute('data-likeness'))
   expect(alike).toBeGreaterThan(0.85)
+  // What left is kept, and another program is held against it.
+  await expect(page.locator('[data-apart="same"]')).toBeVisible()
+  await page.getByLabel('Speed for lines blue of Plant label, mm/s').fill('30')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-apart="other"]')).toContainText('are as they were')
 })
 
 test('on an empty bench a drawing is taken in, its unit said, its parts given to cut and mark; a moment of it is looked at', async ({

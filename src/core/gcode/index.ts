@@ -1,3 +1,4 @@
+export * from './apart'
 export * from './arc'
 export * from './card'
 export * from './cards'

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
 import { whyNotBurnt } from '../../core/safety'
-import { refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
+import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
 import { boundsSteps } from '../../core/work'
 import {
   DONE,
@@ -14,6 +14,7 @@ import {
   useBenchStore,
   useMachine,
   useOrderBurnt,
+  useProgramsApart,
   type PlannedProgram,
   type RunDraft,
   type Told,
@@ -44,9 +45,34 @@ export function WorkOut({ program }: { readonly program: PlannedProgram }) {
   return (
     <>
       <Bounds program={program} />
-      <HandOut name="work order" steps={worked} bench={bench} prepare={prepare} burnWords="Burn the order" />
+      <SinceLast text={program.text} />
+      <HandOut name="work order" steps={worked} bench={bench} prepare={prepare} burnWords="Burn the order" stage="work" />
       <CameOut />
     </>
+  )
+}
+
+/** What differs from the program that left last. */
+function SinceLast({ text }: { readonly text: string }) {
+  const records = useBenchStore((it) => it.records)
+  const files = useBenchStore((it) => it.files)
+  const last = useMemo(() => {
+    const own = records
+      .filter((it) => it.stage === 'work' && /: work order$/.test(it.title))
+      .sort((p, q) => q.at.localeCompare(p.at))
+    return own
+      .map((record) => ({ record, file: files.find((it) => it.recordId === record.id) }))
+      .find((it) => it.file !== undefined)
+  }, [records, files])
+  const apart = useProgramsApart(last?.file ?? null, text)
+  if (last === undefined || apart === null) return null
+  const when = `${last.record.at.slice(0, 10)}, ${last.record.at.slice(11, 16)}`
+  return (
+    <p className="text-[13px] text-second" data-apart={apart.isSame ? 'same' : 'other'}>
+      {apart.isSame
+        ? `The same program as left on ${when}.`
+        : `Since the program of ${when}: from line ${printNumber(apart.from)} on ${printNumber(apart.now)} lines stand in place of ${printNumber(apart.before)}; ${printNumber(apart.alike)} are as they were.`}
+    </p>
   )
 }
 

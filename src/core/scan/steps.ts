@@ -18,6 +18,7 @@ interface Place {
 export function scanSteps({ scan, sections, runUp }: PartedScan, machine: ScanMachine, start: Place): readonly Step[] {
   const writer = new ScanWriter(scan, runUp, machine, start)
   for (const section of nearestFirst(scan, sections, start)) writer.section(section)
+  writer.runOut()
   return writer.steps
 }
 
@@ -96,8 +97,7 @@ class ScanWriter {
     const begins = (k: number): number => ((isBack ? to[k] : from[k]) as number) + shift - sense * speed * onDelay
     const ends = (k: number): number => ((isBack ? from[k] : to[k]) as number) + shift - sense * speed * offDelay
     const start = begins(nth(0))
-    this.rapid(start - sense * way, v)
-    let last = start - sense * way
+    let last = this.turnTo(start - sense * way, v, sense)
     for (let k = 0; k < end - first; k++) {
       const piece = nth(k)
       const begin = sense * Math.max(sense * last, sense * begins(piece))
@@ -107,7 +107,40 @@ class ScanWriter {
       this.cut(begin, finish, v, power[piece] as number)
       last = finish
     }
-    this.cut(last, last + sense * way, v, 0)
+    this.ended = { u: last, v, sense }
+  }
+
+  /** Where the line before ended in the light, and which way it went; its run-out is not written yet. */
+  private ended: { readonly u: number; readonly v: number; readonly sense: number } | null = null
+
+  /**
+   * Runs out of the line before and goes to where the next begins to run up, mm along the scan. Where the next goes back from about there, the
+   * step across is made on the way out and back, so that the head stands still once only.
+   * @returns Where the run-up begins.
+   */
+  private turnTo(start: number, v: number, sense: number): number {
+    const { ended, runUp, scan } = this
+    const { way } = runUp
+    if (ended !== null) {
+      const out = ended.u + ended.sense * way
+      const isNear = Math.abs(out - start) <= 2 * way + scan.pitch && Math.abs(v - ended.v) <= 1.5 * scan.pitch
+      if (ended.sense === -sense && isNear) {
+        const turn = ended.sense * Math.max(ended.sense * out, ended.sense * start)
+        this.cut(ended.u, turn, (ended.v + v) / 2, 0)
+        this.ended = null
+        return turn
+      }
+    }
+    this.runOut()
+    this.rapid(start, v)
+    return start
+  }
+
+  /** Runs out of the line that was burnt last. */
+  runOut(): void {
+    const { ended } = this
+    this.ended = null
+    if (ended !== null) this.cut(ended.u, ended.u + ended.sense * this.runUp.way, ended.v, 0)
   }
 
   private rapid(u: number, v: number): void {

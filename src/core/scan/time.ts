@@ -25,7 +25,7 @@ export function runUpOf(speed: number, angleRad: number, { limits }: ScanMachine
 /**
  * White that takes as long to cross at the scan's speed as to stop before and begin anew behind, mm.
  * @throws {RangeError} where the speed is not more than 0.
- * Valid: even acceleration. Source: a line more costs a run-up, a run-out and a step, 2v/a and about 2√(pitch/a), and saves gap/v.
+ * Valid: even acceleration. Source: a line more costs a run-up, a run-out, and its share of a way to it, 2v/a and about 2√(pitch/a), and saves gap/v.
  * @example whiteWorth({ speed: 100, acceleration: 1000, way: 5 }, 0.1) // 22
  */
 export function whiteWorth({ speed, acceleration }: RunUp, pitch: number): number {
@@ -43,7 +43,8 @@ export interface PartedScan {
 
 /**
  * Parts a scan at its white, and adds up its time. @param speed Of its lines, mm/s; more than 0. @throws {RangeError} where it is not.
- * Valid: the ways between lines from rest to rest. Source: lines·(w/v + 2v/a) and the steps between them (handbook of the trade).
+ * Valid: the ways between lines from rest to rest. Source: lines·(w/v + 2v/a), and the ways between those that do not turn into one another
+ * (handbook of the trade).
  */
 export function partedScan(scan: Scan, speed: number, machine: ScanMachine): PartedScan {
   const runUp = runUpOf(speed, scan.angleRad, machine)
@@ -64,7 +65,9 @@ function secondsOf(scan: Scan, sections: readonly Section[], runUp: RunUp, machi
       const [left, right] = [(from[first] as number) - runUp.way, (to[end - 1] as number) + runUp.way]
       const back = machine.bothWays && k % 2 === 1
       const [begin, finish] = back ? [right, left] : [left, right]
-      if (last !== null) seconds += travel(begin - last.u, v - last.v)
+      // A line back begins where the last one ran out: the step across is made on the way.
+      const isTurn = k > 0 && machine.bothWays && last !== null && Math.abs(begin - last.u) <= 2 * runUp.way + scan.pitch
+      if (last !== null) seconds += isTurn ? Math.abs(begin - last.u) / runUp.speed : travel(begin - last.u, v - last.v)
       seconds += (right - left - 2 * runUp.way) / runUp.speed + (2 * runUp.speed) / runUp.acceleration
       last = { u: finish, v }
     })

@@ -87,7 +87,7 @@ export function heronWork(benchId: string, blank: Work): Work {
     ways: {
       outline: demoWay(1, HERON_DRAWN.outline, { power: 1, speed: 5.9, lead: 1.5, tabs: 2, tabWidth: 0.4 }),
       lines: demoWay(2, HERON_DRAWN.lines, { power: 0.8, speed: 20 }),
-      leaves: demoWay(3, HERON_DRAWN.leaves, { power: 0.6, speed: 60, pitch: 0.12 }),
+      leaves: demoWay(3, HERON_DRAWN.leaves, { power: 0.35, speed: 24, pitch: 0.15 }),
     },
   })
   const picture = demoPiece({
@@ -103,7 +103,7 @@ export function heronWork(benchId: string, blank: Work): Work {
     gapX: LABEL.width + GAP - 18,
     gapY: LABEL.height + GAP - 16,
     ...ROWS,
-    ways: { picture: demoWay(1, HERON_DRAWN.picture, { power: 1, speed: 70, pitch: 0.12, toning: 'grey' }) },
+    ways: { picture: demoWay(1, HERON_DRAWN.picture, { power: 0.6, speed: 30, pitch: 0.15, toning: 'grey' }) },
   })
   const sheet = (typed: string) => measuredMm(typed, 'rule', 0.25, AT)
   return {

@@ -58,8 +58,8 @@ export function ploverWork(benchId: string, blank: Work): Work {
     x: 40,
     y: 8,
     ways: {
-      lines: demoWay(1, PLOVER_DRAWN.lines, { does: 'mark', power: 0.7, speed: 15 }),
-      block: demoWay(2, PLOVER_DRAWN.block, { power: 0.7, speed: 25, pitch: 0.12 }),
+      lines: demoWay(1, PLOVER_DRAWN.lines, { does: 'mark', power: 0.5, speed: 6 }),
+      block: demoWay(2, PLOVER_DRAWN.block, { power: 0.4, speed: 8, pitch: 0.15 }),
     },
   })
   const sheet = (typed: string) => measuredMm(typed, 'calipers', 0.1, AT)

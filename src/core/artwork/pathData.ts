@@ -10,37 +10,32 @@ export interface PathRead {
 
 /** Numbers that each command takes; an arc's fourth and fifth are flags, which may stand without a space. */
 const TAKES: Readonly<Record<string, number>> = { m: 2, l: 2, h: 1, v: 1, c: 6, s: 4, q: 4, t: 2, a: 7, z: 0 }
-const NUMBER = /^[\s,]*([-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)/
-const FLAG = /^[\s,]*([01])/
-
 /**
  * Reads path data. Where it makes no sense any more it ends, as the standard has it, and what stands before is kept.
  * Valid: every command of SVG 2, 9.3. Source: the grammar of SVG 2, 9.3.9, and its error handling, 9.5.4.
  */
 export function readPathData(data: string): PathRead {
   const pen = new Pen()
-  let rest = data
+  const text = new PathText(data)
   let command = ''
   let finding: Finding | null = null
-  const place = (): string => `at character ${data.length - rest.length + 1}`
-  while (rest.trim() !== '') {
-    const letter = /^\s*([A-Za-z])/.exec(rest)
-    if (letter !== null) {
-      command = letter[1] as string
-      rest = rest.slice(letter[0].length)
+  const place = (): string => `at character ${text.at + 1}`
+  while (!text.isOver()) {
+    const letter = text.letter()
+    if (letter !== '') {
+      command = letter
       if (!(command.toLowerCase() in TAKES)) finding = wrong(`“${command}” is no command of a path, ${place()}.`)
     } else if (command === '' || command.toLowerCase() === 'z') finding = wrong(`A command is missing, ${place()}.`)
     else if (command === 'm') command = 'l'
     else if (command === 'M') command = 'L'
     if (finding === null && !pen.hasBegun && command.toLowerCase() !== 'm') finding = wrong('A path has to begin with a move, M.')
     if (finding !== null) break
-    const taken = numbersOf(rest, command.toLowerCase())
-    if (taken === null) {
+    const numbers = text.numbers(command.toLowerCase())
+    if (numbers === null) {
       finding = wrong(`Numbers are missing behind “${command}”, ${place()}.`)
       break
     }
-    rest = taken.rest
-    pen.draw(command, taken.numbers)
+    pen.draw(command, numbers)
   }
   return { outlines: pen.end(), findings: finding === null ? [] : [finding] }
 }
@@ -49,17 +44,110 @@ function wrong(message: string): Finding {
   return { code: 'path-data', severity: 'warning', message: `${message} What stands before it is kept.` }
 }
 
-function numbersOf(text: string, command: string): { readonly numbers: readonly number[]; readonly rest: string } | null {
-  const numbers: number[] = []
-  let rest = text
-  for (let k = 0; k < (TAKES[command] ?? 0); k++) {
-    const isFlag = command === 'a' && (k === 3 || k === 4)
-    const found = (isFlag ? FLAG : NUMBER).exec(rest)
-    if (found === null) return null
-    numbers.push(Number(found[1]))
-    rest = rest.slice(found[0].length)
+const [PLUS, MINUS, POINT, ZERO, NINE, COMMA, UPPER_E, LOWER_E] = [0x2b, 0x2d, 0x2e, 0x30, 0x39, 0x2c, 0x45, 0x65] as const
+
+/** Path data, gone through once, letter by letter: patterns would take ten times as long. */
+class PathText {
+  at = 0
+
+  constructor(private readonly data: string) {}
+
+  isOver(): boolean {
+    this.skip(false)
+    return this.at >= this.data.length
   }
-  return { numbers, rest: rest.replace(/^[\s,]*(?=[-+.\d])/, '') }
+
+  /** The command that stands here; empty where none does. */
+  letter(): string {
+    const code = this.code()
+    const isLetter = (code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a)
+    return isLetter ? this.data.charAt(this.at++) : ''
+  }
+
+  /** The numbers that a command takes, and what separates them from the next; null where one is missing: then nothing is taken. */
+  numbers(command: string): readonly number[] | null {
+    const from = this.at
+    const numbers: number[] = []
+    for (let k = 0; k < (TAKES[command] ?? 0); k++) {
+      const number = command === 'a' && (k === 3 || k === 4) ? this.flag() : this.number()
+      if (Number.isNaN(number)) {
+        this.at = from
+        return null
+      }
+      numbers.push(number)
+    }
+    const end = this.at
+    this.skip(true)
+    // A comma is taken only where a number follows it.
+    const code = this.code()
+    if (!(code === PLUS || code === MINUS || code === POINT || isDigit(code))) this.at = end
+    return numbers
+  }
+
+  private code(): number {
+    return this.at < this.data.length ? this.data.charCodeAt(this.at) : 0
+  }
+
+  private skip(commas: boolean): void {
+    for (; this.at < this.data.length; this.at++) {
+      const code = this.data.charCodeAt(this.at)
+      if (!isSpace(code) && !(commas && code === COMMA)) return
+    }
+  }
+
+  private flag(): number {
+    this.skip(true)
+    const value = this.code() - ZERO
+    if (value !== 0 && value !== 1) return Number.NaN
+    this.at++
+    return value
+  }
+
+  private number(): number {
+    this.skip(true)
+    const { data } = this
+    let end = this.at
+    const first = data.charCodeAt(end)
+    if (first === PLUS || first === MINUS) end++
+    let [whole, count, behind] = [0, 0, 0]
+    let code = data.charCodeAt(end)
+    for (; isDigit(code); code = data.charCodeAt(++end), count++) whole = whole * 10 + code - ZERO
+    if (code === POINT) {
+      code = data.charCodeAt(++end)
+      for (; isDigit(code); code = data.charCodeAt(++end), count++, behind++) whole = whole * 10 + code - ZERO
+    }
+    if (count === 0) return Number.NaN
+    const isScaled = code === UPPER_E || code === LOWER_E
+    if (isScaled) {
+      const sign = data.charCodeAt(end + 1)
+      const exponent = sign === PLUS || sign === MINUS ? end + 2 : end + 1
+      let stop = exponent
+      while (isDigit(data.charCodeAt(stop))) stop++
+      if (stop > exponent) end = stop
+    }
+    const from = this.at
+    this.at = end
+    // Few digits and a power of ten are both exact, and so is what a division makes of them (Clinger 1990, from memory).
+    if (!isScaled && count <= EXACT_DIGITS) return (first === MINUS ? -whole : whole) / (TENS[behind] as number)
+    return Number(data.slice(from, end))
+  }
+}
+
+const EXACT_DIGITS = 15
+const TENS = Array.from({ length: EXACT_DIGITS + 1 }, (_, k) => 10 ** k)
+
+function isDigit(code: number): boolean {
+  return code >= ZERO && code <= NINE
+}
+
+function isSpace(code: number): boolean {
+  return code === 0x20 || (code >= 0x09 && code <= 0x0d) || code === 0xa0 || code === 0xfeff || (code >= 0x2000 && code <= 0x2029)
+}
+
+const ZERO_PLACE: Point = { x: 0, y: 0 }
+
+function placeIn(n: readonly number[], k: number, { x, y }: Point): Point {
+  return { x: x + (n[k] as number), y: y + (n[k + 1] as number) }
 }
 
 /** Draws commands one after the other. */
@@ -74,44 +162,47 @@ class Pen {
   hasBegun = false
 
   draw(command: string, n: readonly number[]): void {
-    const isRelative = command === command.toLowerCase()
+    const kind = command.toLowerCase()
     const from = this.at
-    const [ox, oy] = isRelative ? [from.x, from.y] : [0, 0]
-    const point = (k: number): Point => ({ x: ox + (n[k] as number), y: oy + (n[k + 1] as number) })
-    const smooth = (of: 'cubic' | 'quadratic'): Point =>
-      this.control?.of === of ? { x: 2 * from.x - this.control.at.x, y: 2 * from.y - this.control.at.y } : from
-    switch (command.toLowerCase()) {
+    const origin = kind === command ? from : ZERO_PLACE
+    switch (kind) {
       case 'm':
         this.finish(false)
-        this.move(point(0))
+        this.move(placeIn(n, 0, origin))
         break
       case 'l':
-        this.add({ kind: 'line', to: point(0) })
+        this.add({ kind: 'line', to: placeIn(n, 0, origin) })
         break
       case 'h':
-        this.add({ kind: 'line', to: { x: ox + (n[0] as number), y: from.y } })
+        this.add({ kind: 'line', to: { x: origin.x + (n[0] as number), y: from.y } })
         break
       case 'v':
-        this.add({ kind: 'line', to: { x: from.x, y: oy + (n[0] as number) } })
+        this.add({ kind: 'line', to: { x: from.x, y: origin.y + (n[0] as number) } })
         break
       case 'c':
-        this.cubic(point(0), point(2), point(4))
+        this.cubic(placeIn(n, 0, origin), placeIn(n, 2, origin), placeIn(n, 4, origin))
         break
       case 's':
-        this.cubic(smooth('cubic'), point(0), point(2))
+        this.cubic(this.smooth('cubic'), placeIn(n, 0, origin), placeIn(n, 2, origin))
         break
       case 'q':
-        this.quadratic(point(0), point(2))
+        this.quadratic(placeIn(n, 0, origin), placeIn(n, 2, origin))
         break
       case 't':
-        this.quadratic(smooth('quadratic'), point(0))
+        this.quadratic(this.smooth('quadratic'), placeIn(n, 0, origin))
         break
       case 'a':
-        this.arc(n, point(5))
+        this.arc(n, placeIn(n, 5, origin))
         break
       default:
         this.finish(true)
     }
+  }
+
+  /** The control point that goes on smoothly from the last of its kind. */
+  private smooth(of: 'cubic' | 'quadratic'): Point {
+    const { at, control } = this
+    return control?.of === of ? { x: 2 * at.x - control.at.x, y: 2 * at.y - control.at.y } : at
   }
 
   end(): readonly Outline[] {

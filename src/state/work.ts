@@ -154,6 +154,11 @@ export function setScans(scans: Work['scans']): Told {
   return editBench('how lines are scanned', (bench) => setAt(bench, 'work.scans', scans))
 }
 
+/** Says what the sheet lies on, or how its bars lie. @returns What stands in the way. */
+export function setUnder(part: Partial<Pick<Work, 'under' | 'barsAlong' | 'barsFirst' | 'barsStep' | 'barsWidth'>>): Told {
+  return editBench('what the sheet lies on', (bench) => ({ ...bench, work: { ...bench.work, ...part } }))
+}
+
 /** Says whether parts may be turned by a quarter where they are laid out. */
 export function setTurns(turns: Work['turns']): Told {
   return editBench('whether parts are turned', (bench) => setAt(bench, 'work.turns', turns))

@@ -154,6 +154,10 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
       kerf: Math.max(0, kerf),
       within: work.tolerance.value ?? 0.01,
       hasZ: axisIds(bench).some((id) => bench.motion.axes[id]?.letter === 'Z'),
+      bars:
+        work.under === 'bars'
+          ? { along: work.barsAlong, first: work.barsFirst, step: work.barsStep, width: work.barsWidth }
+          : null,
       clamps: Object.values(work.clamps).sort((p, q) => p.order - q.order),
       card,
     },

@@ -5,6 +5,7 @@ import type { Picture, ScanMachine } from '../core/scan'
 import { refused, type Finding, type Outcome } from '../core/units'
 import {
   clampHits,
+  cutsOnBars,
   drawnAlike,
   hullOf,
   layOut,
@@ -14,7 +15,9 @@ import {
   tasksOf,
   timeOfWork,
   wayData,
+  type Bars,
   type Clamp,
+  type OnBars,
   type LaidOut,
   type Work,
   type Piece,
@@ -50,6 +53,8 @@ export interface PlanAsk {
   readonly within: number
   readonly hasZ: boolean
   readonly clamps: readonly Clamp[]
+  /** Bars beneath the sheet; null where there are none. */
+  readonly bars: Bars | null
   readonly card: OutputCard
 }
 
@@ -67,6 +72,8 @@ export interface PlannedProgram {
   readonly findings: readonly Finding[]
   /** Outline around all that is burnt, mm on the machine. */
   readonly hull: readonly { readonly x: number; readonly y: number }[]
+  /** Cuts along bars, mm on the machine; null without bars. */
+  readonly onBars: OnBars | null
   /** Where it is cut through: path data, mm on the machine. */
   readonly cuts: string
   /** The way of the head, for a look at any moment: where it is, mm, when, s, and whether it comes there in the light. */
@@ -140,7 +147,7 @@ const api: WorkWorker = {
 function programOf(
   text: string,
   { ways, fills, findings, cuts }: PlannedWork,
-  { machine, clamps, sheet }: PlanAsk,
+  { machine, clamps, sheet, bars }: PlanAsk,
   said: readonly Finding[],
 ): Outcome<PlannedProgram> {
   const { moves } = readProgram(text)
@@ -172,6 +179,13 @@ function programOf(
     fills,
     findings: [...clampHits(track, clamps, sheet), ...findings, ...said],
     hull: hullAround(track),
+    onBars:
+      bars === null
+        ? null
+        : cutsOnBars(
+            cuts.map((it) => it.map(({ x, y }) => ({ x: x - sheet.x, y: y - sheet.y }))),
+            bars,
+          ),
     cuts: wayData(cuts, 0.1),
     track,
   }

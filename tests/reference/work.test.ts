@@ -14,6 +14,7 @@ import {
   clampHits,
   copiesOf,
   countOf,
+  cutsOnBars,
   hullOf,
   layOut,
   sizeOfPiece,
@@ -218,17 +219,23 @@ describe('copies laid out one by one', () => {
     for (const turns of ['free', 'kept'] as const) {
       const laid = layOut({ ...tall, turns }, 3)
       expect(laid.beyond).toBe(0)
-      const boxes = Object.entries(laid.spots).flatMap(([id, spots]) => {
-        const one = { ...work.pieces[id]!, spots }
+      const boxesOf = (id: string) => {
+        const one = { ...work.pieces[id]!, spots: laid.spots[id]! }
         expect(countOf(one)).toBe(8)
         return copiesOf(one).map((map) => boxUnder(map, { left: 0, bottom: 0, right: one.width, top: one.height }))
-      })
-      boxes.forEach((p, i) => {
+      }
+      const [labels, pictures] = [boxesOf('label'), boxesOf('picture')]
+      labels.forEach((p, i) => {
         expect(p.left >= 2 - 1e-3 && p.bottom >= 2 - 1e-3 && p.right <= 128 + 1e-3 && p.top <= 398 + 1e-3).toBe(true)
-        for (const q of boxes.slice(i + 1))
+        for (const q of labels.slice(i + 1))
           expect(Math.max(q.left - p.right, p.left - q.right, q.bottom - p.top, p.bottom - q.top)).toBeGreaterThanOrEqual(
             3 - 2e-3,
           )
+        // The picture that lay on a label lies on it still, as far from its ends: 66 of 96.5 mm along it, in the middle across.
+        const own = pictures[i]!
+        const isTurned = p.top - p.bottom > p.right - p.left
+        expect(isTurned ? own.bottom - p.bottom : own.left - p.left).toBeCloseTo(66, 2)
+        expect(isTurned ? p.right - own.right : own.bottom - p.bottom).toBeCloseTo(6.475, 2)
       })
       const isTurned = Object.values(laid.spots).some((them) => Object.values(them).some((it) => it.turn === 90))
       if (turns === 'kept') expect(isTurned).toBe(false)
@@ -320,5 +327,25 @@ describe('clamps, bounds and time', () => {
     expect(time.turning).toBeCloseTo(0.2, 6)
     expect(time.travelling).toBeCloseTo(2 * Math.sqrt(60 / 1000), 6)
     expect(time.waiting).toBeCloseTo(2, 6)
+  })
+})
+
+describe('bars beneath a sheet', () => {
+  const cut = (y: number) => [
+    { x: 0, y },
+    { x: 60, y },
+    { x: 60, y: y + 30 },
+  ]
+  const bars = { along: 'x', first: 10, step: 40, width: 4 } as const
+  it('cuts along them are measured, those that cross are not; a better place for the first is found in the middle of its room', () => {
+    const on = cutsOnBars([cut(11), cut(20)], bars)
+    expect(on.length).toBe(60)
+    expect(on.pieces).toHaveLength(1)
+    expect(on.bestLength).toBe(0)
+    // Neither 11 nor 20 lies within 2 mm of a bar there, and there is as much room on both sides.
+    expect(on.bestFirst).toBeGreaterThan(24)
+    expect(on.bestFirst).toBeLessThan(47)
+    expect(cutsOnBars([cut(11), cut(20)], { ...bars, first: on.bestFirst }).length).toBe(0)
+    expect(cutsOnBars([cut(11)], { ...bars, along: 'y', first: 60 }).length).toBe(30)
   })
 })

@@ -199,6 +199,22 @@ export const cutRoomOfWay = figure({
   work: (view, pieceId: string, wayId: string): number => view.figure(cutChanceOfWay, pieceId, wayId) - 0.95,
 })
 
+export const underMargin = figure({
+  id: 'work.underMargin',
+  of: anOrder,
+  label: 'Against what the sheet lies on',
+  quantity: 'count',
+  formula: 'm = -1\\ \\text{where a cut goes into something closed, else}\\ 0',
+  symbols: {},
+  source: 'A cut needs an open bed below: smoke and heat leave there (common practice). 0 is the limit.',
+  doubt: { none: 'A count.' },
+  work(view): number {
+    const isCut = burntOf(view).some(({ way }) => way.does === 'cut')
+    const under = view.rows(({ work }) => work.under)
+    return isCut && (under === 'table' || under === 'plate') ? -1 : 0
+  },
+})
+
 export const lightRoom = figure({
   id: 'work.lightRoom',
   of: aBurntWay,

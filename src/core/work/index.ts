@@ -1,4 +1,5 @@
 export * from './arcFit'
+export * from './bars'
 export * from './bounds'
 export * from './burning'
 export * from './clampHits'

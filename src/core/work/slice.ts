@@ -4,6 +4,9 @@ import { DOES } from './task'
 
 const SHEET: Act = { id: 'sheet', words: 'Measure the sheet and where it lies' }
 
+/** What a sheet may lie on: a closed table, an open honeycomb, bars, a plate of metal. */
+export const UNDER = ['table', 'honeycomb', 'bars', 'plate'] as const
+
 /** How greys of a picture become burns. */
 export const TONINGS = ['grey', 'four', 'twelve', 'twelveSharp', 'ordered'] as const
 
@@ -139,6 +142,13 @@ export const workShape = group(
     scans: word(['both', 'one'] as const, 'both'),
     /** Whether parts may be turned by a quarter where they are laid out: a grain says no. */
     turns: word(['free', 'kept'] as const, 'free'),
+    /** What the sheet lies on. */
+    under: word(UNDER, 'honeycomb'),
+    /** Bars beneath it, mm on the sheet. */
+    barsAlong: word(['x', 'y'] as const, 'x'),
+    barsFirst: bare({ min: 0, max: 5000 }, 10),
+    barsStep: bare({ above: 0, max: 5000 }, 40),
+    barsWidth: bare({ above: 0, max: 500 }, 4),
     clamps: many(clampShape),
     pieces: many(pieceShape),
   },

@@ -1,5 +1,5 @@
 import { verdictOf } from '../bench'
-import { cutChanceOfWay, cutRoomOfWay, lightRoom, sheetRoom, travelRoom, type WorkBench } from './figures'
+import { cutChanceOfWay, cutRoomOfWay, lightRoom, sheetRoom, travelRoom, underMargin, type WorkBench } from './figures'
 
 const verdict = verdictOf<WorkBench>()
 
@@ -53,6 +53,32 @@ export const fitsTravel = verdict({
         fact: letter === 'X' ? 'work.sheetX' : 'work.sheetY',
       },
     }
+  },
+})
+
+export const openBelow = verdict({
+  id: 'work.openBelow',
+  stage: 'work',
+  part: 'order',
+  margin: underMargin,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  short: 'look',
+  say: ({ mark, word }) => {
+    const next = { words: 'Lay it on bars or a honeycomb', part: 'work/order' }
+    if (mark === 'good') return { head: 'What it lies on suits', why: 'Cuts, where there are any, go into the open.' }
+    if (mark === 'unknown') {
+      return {
+        head: 'Does what it lies on suit?',
+        why: 'Not known yet: nothing is said to be burnt.',
+        next: { words: 'Take in artwork', part: 'work/order' },
+      }
+    }
+    const why =
+      word('work.under') === 'plate'
+        ? 'A plate of metal throws the beam back into the cut and the optics, and smoke stays below: char on the underside.'
+        : 'A closed table is burnt with the part, and smoke stays below: char on the underside.'
+    return { head: 'A cut goes into something closed', why, next }
   },
 })
 

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Bench } from '../../core/document'
+import { sayQuantity } from '../../core/units'
 import {
   addClamp,
   DONE,
@@ -7,13 +8,15 @@ import {
   setClamp,
   setScans,
   setTurns,
+  setUnder,
   setWorkMaterial,
   takeArtwork,
   useBenchStore,
   useWorkFiles,
+  useWorkPlan,
   type Told,
 } from '../../state'
-import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence, StageLink, TakeAway } from '../../ui'
+import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence, StageLink, TakeAway, useUnits } from '../../ui'
 import { MmField } from './Held'
 import { PieceRow } from './PieceRow'
 
@@ -120,6 +123,7 @@ function SheetGiven({ bench }: { readonly bench: Bench }) {
           : what cuts it is learnt there.
         </p>
       )}
+      <Under bench={bench} />
       <Sentence>
         Scan lines go{' '}
         <SelectOf
@@ -132,6 +136,64 @@ function SheetGiven({ bench }: { readonly bench: Bench }) {
         is counted.
       </Sentence>
     </Panel>
+  )
+}
+
+const UNDER = { table: 'a closed table', honeycomb: 'an open honeycomb', bars: 'bars', plate: 'a plate of metal' } as const
+
+/** What the sheet lies on; bars with their places. */
+function Under({ bench }: { readonly bench: Bench }) {
+  const { work } = bench
+  const onBars = useWorkPlan((it) => it.program?.onBars ?? null)
+  return (
+    <p className="in-words max-w-[46rem] pt-1.5 text-[15px] leading-[2.1]">
+      It lies on <SelectOf label="What the sheet lies on" of={UNDER} value={work.under} choose={(under) => setUnder({ under })} />
+      {work.under === 'bars' && (
+        <>
+          {' '}
+          that run{' '}
+          <SelectOf
+            label="Which way the bars run"
+            of={{ x: 'along X', y: 'along Y' }}
+            value={work.barsAlong}
+            choose={(barsAlong) => setUnder({ barsAlong })}
+          />
+          , <MmField label="Width of the bars" above valueMm={work.barsWidth} keep={(mm) => setUnder({ barsWidth: mm ?? 4 })} />{' '}
+          wide,{' '}
+          <MmField
+            label="From one bar to the next"
+            above
+            valueMm={work.barsStep}
+            keep={(mm) => setUnder({ barsStep: mm ?? 40 })}
+          />{' '}
+          from one to the next, the first{' '}
+          <MmField label="First bar from the edge" valueMm={work.barsFirst} keep={(mm) => setUnder({ barsFirst: mm ?? 0 })} />{' '}
+          from the edge
+        </>
+      )}
+      .
+      {onBars !== null && onBars.length > 0 && (
+        <OnBars length={onBars.length} best={onBars.bestLength} first={onBars.bestFirst} />
+      )}
+    </p>
+  )
+}
+
+/** Cuts that run along bars, and where the bars would be better. */
+function OnBars({ length, best, first }: { readonly length: number; readonly best: number; readonly first: number }) {
+  const units = useUnits()
+  const say = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
+  const to = Math.round(first * 10) / 10
+  return (
+    <span role="status">
+      {' '}
+      <strong className="font-[600]">{say(length)} of cuts run along a bar</strong>: it is burnt, and the part may not come loose.{' '}
+      {best < length - 0.5 && (
+        <button type="button" className="link no-print" onClick={() => setUnder({ barsFirst: to })}>
+          Put the first bar {sayQuantity(to, null, 'mm')} from the edge: {best < 0.5 ? 'none does then' : `${say(best)} do then`}
+        </button>
+      )}
+    </span>
   )
 }
 

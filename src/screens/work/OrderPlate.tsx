@@ -96,6 +96,7 @@ function Drawing({ bench }: { readonly bench: Bench }) {
           strokeDasharray="2 3"
         />
       )}
+      <BarsDrawing bench={bench} />
       {Object.entries(bench.work.clamps).map(([id, it]) => (
         <g key={id} stroke="var(--ink)" strokeWidth="1">
           <rect
@@ -114,6 +115,56 @@ function Drawing({ bench }: { readonly bench: Bench }) {
     </>
   )
 }
+
+/** Bars beneath the sheet, and the cuts that run along them. */
+function BarsDrawing({ bench }: { readonly bench: Bench }) {
+  const frame = usePlateFrame()
+  const pieces = useWorkPlan((it) => it.program?.onBars?.pieces ?? null)
+  const { work } = bench
+  if (work.under !== 'bars') return null
+  const sheet = sheetBox(work)
+  const isAlongX = work.barsAlong === 'x'
+  const room = isAlongX ? sheet.top - sheet.bottom : sheet.right - sheet.left
+  const middles = Array.from(
+    { length: Math.min(MOST_BARS, Math.max(0, Math.floor((room - work.barsFirst) / work.barsStep) + 1)) },
+    (_, k) => work.barsFirst + k * work.barsStep,
+  )
+  const half = work.barsWidth / 2
+  return (
+    <>
+      {middles.map((at) => (
+        <rect
+          key={at}
+          x={frame.x(isAlongX ? sheet.left : sheet.left + at - half)}
+          y={frame.y(isAlongX ? sheet.bottom + at + half : sheet.top)}
+          width={(isAlongX ? sheet.right - sheet.left : work.barsWidth) * frame.scale}
+          height={(isAlongX ? work.barsWidth : sheet.top - sheet.bottom) * frame.scale}
+          fill="none"
+          stroke="var(--second)"
+          strokeWidth="0.7"
+          strokeDasharray="6 3"
+        />
+      ))}
+      {pieces !== null && (
+        <path
+          d={pieces.map(([p, q]) => `M${onX(p.x)} ${onY(p.y)}L${onX(q.x)} ${onY(q.y)}`).join('')}
+          fill="none"
+          stroke="var(--look)"
+          strokeWidth="3"
+        />
+      )}
+    </>
+  )
+  function onX(x: number): number {
+    return frame.x(sheet.left + x)
+  }
+  function onY(y: number): number {
+    return frame.y(sheet.bottom + y)
+  }
+}
+
+/** More bars than this are not drawn. */
+const MOST_BARS = 200
 
 /** What is cut through, tabs left out: seen as the dark that shows through. */
 function Cuts() {

@@ -19,5 +19,10 @@ function renamedWithin(bench: Bench, renamed: (old: string) => string): Bench {
     Object.fromEntries(Object.entries(of).map(([id, it]) => [id, change(it)]))
   const kept = <T extends { readonly record: string }>(it: T): T => ({ ...it, record: renamed(it.record) })
   const materials = each(bench.burns.materials, (it) => ({ ...it, settings: each(it.settings, kept) }))
-  return { ...bench, burns: { ...bench.burns, materials }, work: { ...bench.work, pieces: each(bench.work.pieces, kept) } }
+  const orders = each(bench.work.kept, (it) => ({ ...it, pieces: each(it.pieces, kept) }))
+  return {
+    ...bench,
+    burns: { ...bench.burns, materials },
+    work: { ...bench.work, pieces: each(bench.work.pieces, kept), kept: orders },
+  }
 }

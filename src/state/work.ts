@@ -99,10 +99,46 @@ function round(mm: number): number {
   return Math.round(mm * 1000) / 1000
 }
 
+/** What a number is called, and its range: least, most, and how much one of what is shown is. */
+type Range = readonly [name: string, least: number, most: number, shown?: string, of?: number]
+
+const PIECE_RANGES: Readonly<Partial<Record<keyof Piece, Range>>> = {
+  columns: ['The number of columns', 1, 200],
+  rows: ['The number of rows', 1, 200],
+  gapX: ['The gap across', 0, 5000, 'mm'],
+  gapY: ['The gap up', 0, 5000, 'mm'],
+  turn: ['The turn', -360, 360, '°'],
+  scale: ['The size', 1e-6, 1000, 'times that of the file'],
+}
+const WAY_RANGES: Readonly<Partial<Record<keyof Way, Range>>> = {
+  power: ['The power', 0.001, 1, '%', 100],
+  speed: ['The speed', 0.01, 5000, 'mm/s'],
+  pitch: ['The distance of scan lines', 0.005, 10, 'mm'],
+  passes: ['The number of passes', 1, 100],
+  tabs: ['The number of tabs', 0, 100],
+  tabWidth: ['The width of a tab', 0.01, 50, 'mm'],
+  lead: ['The lead-in', 0, 50, 'mm'],
+  drop: ['The step of height', 0, 20, 'mm'],
+  angle: ['The angle', -1, 180, '°'],
+}
+
+/** The first number that is out of its range, in words; null where all are within. */
+function wrongIn<T extends object>(part: Partial<T>, ranges: Readonly<Partial<Record<keyof T, Range>>>): string | null {
+  for (const key of Object.keys(part) as (keyof T)[]) {
+    const [value, range] = [part[key], ranges[key]]
+    if (range === undefined || typeof value !== 'number') continue
+    const [name, least, most, shown = '', of = 1] = range
+    if (!(value >= least && value <= most)) return `${name} is ${least * of} to ${most * of}${shown === '' ? '' : ` ${shown}`}.`
+  }
+  return null
+}
+
 /** Changes a piece of the order. @returns What stands in the way. */
 export function setPiece(id: string, part: Partial<Piece>): Told {
   const piece = orderNow()?.pieces[id]
   if (piece === undefined) return told('This piece was taken out of the work order.')
+  const wrong = wrongIn(part, PIECE_RANGES)
+  if (wrong !== null) return told(wrong)
   return editBench('a piece', (bench) => setAt(bench, `work.pieces.${id}`, { ...piece, ...part }))
 }
 
@@ -128,6 +164,8 @@ export function sizePiece(id: string, side: 'width' | 'height', mm: number): Tol
 export function setWay(pieceId: string, wayId: string, part: Partial<Way>): Told {
   const way = orderNow()?.pieces[pieceId]?.ways[wayId]
   if (way === undefined) return told('This was taken out of the work order.')
+  const wrong = wrongIn(part, WAY_RANGES)
+  if (wrong !== null) return told(wrong)
   return editBench('what is done with it', (bench) => setAt(bench, `work.pieces.${pieceId}.ways.${wayId}`, { ...way, ...part }))
 }
 
@@ -188,6 +226,34 @@ export async function layOutOrder(gap: number): Promise<Told> {
 /** Puts a piece back to its grid. */
 export function gridAgain(id: string): Told {
   return setPiece(id, { spots: {} })
+}
+
+/** Keeps the order under a name, to be taken up again. @returns What stands in the way. */
+export function keepOrder(name: string): Told {
+  const work = orderNow()
+  if (work === null) return NO_BENCH
+  if (Object.keys(work.pieces).length === 0) return told('There is nothing to keep yet: take in artwork first.')
+  const words = name.trim().slice(0, 80)
+  if (words === '') return told('An order needs a name.')
+  const order = 1 + Math.max(0, ...Object.values(work.kept).map((it) => it.order))
+  const { material, pieces } = work
+  const kept = { order, name: words, at: new Date().toISOString(), material, pieces }
+  return editBench('an order kept', (bench) => setAt(bench, `work.kept.${newId()}`, kept))
+}
+
+/** Takes a kept order up again in place of the one on the sheet; undo brings that back. */
+export function takeUpOrder(id: string): Told {
+  const kept = orderNow()?.kept[id]
+  if (kept === undefined) return told('This order is not kept any more.')
+  return editBench('a kept order', (bench) => {
+    const isThere = bench.burns.materials[kept.material] !== undefined
+    return { ...bench, work: { ...bench.work, pieces: kept.pieces, material: isThere ? kept.material : bench.work.material } }
+  })
+}
+
+/** Keeps an order no longer; undo brings it back. */
+export function dropOrder(id: string): Told {
+  return editBench('a kept order thrown away', (bench) => setAt(bench, `work.kept.${id}`, undefined))
 }
 
 /** Lays a clamp on the sheet, or moves it; null takes it away. */

@@ -22,6 +22,7 @@ export const workMigrations: readonly Migration[] = [
       barsWidth: 4,
       clamps: {},
       pieces: {},
+      kept: {},
     }),
   },
 ]

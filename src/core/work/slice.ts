@@ -1,4 +1,4 @@
-import { bare, fact, group, many, text, word, type Act, type Of } from '../bench'
+import { bare, fact, group, many, moment, text, word, type Act, type Of } from '../bench'
 import { SIDES } from './kerf'
 import { DOES } from './task'
 
@@ -90,6 +90,15 @@ export const clampShape = group({
   height: bare({ above: 0, max: 5000 }),
 })
 
+/** An order that is kept to be taken up again: next time only its files change. */
+export const keptOrderShape = group({
+  order: bare(),
+  name: text(1, 80, undefined, 'An order needs a name.'),
+  at: moment('instant'),
+  material: text(0, 40, ''),
+  pieces: many(pieceShape),
+})
+
 /** What is to be burnt, from which sheet. */
 export const workShape = group(
   {
@@ -151,6 +160,7 @@ export const workShape = group(
     barsWidth: bare({ above: 0, max: 500 }, 4),
     clamps: many(clampShape),
     pieces: many(pieceShape),
+    kept: many(keptOrderShape),
   },
   { stage: 'work', part: 'order' },
 )

@@ -18,6 +18,7 @@ import {
 } from '../../state'
 import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence, StageLink, TakeAway, useUnits } from '../../ui'
 import { MmField } from './Held'
+import { KeptOrders } from './KeptOrders'
 import { PieceRow } from './PieceRow'
 
 /** The sheet, what lies on it, and what is done with it. */
@@ -29,6 +30,7 @@ export function OrderGiven() {
       <Artwork bench={bench} />
       <SheetGiven bench={bench} />
       <Clamps bench={bench} />
+      <KeptOrders bench={bench} />
     </div>
   )
 }

@@ -1,8 +1,10 @@
-/** npm run fuzz [count]: random programs through reader and planner, random lists of settings through their reader, random courses of a cable; the seed is printed, a failure stops it. */
+/** npm run fuzz [count]: random programs through reader and planner, random lists of settings through their reader, random courses of a cable, random and damaged artwork; the seed is printed, a failure stops it. */
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { readListing, rewriteListing } from '../src/core/controller'
 import { randomCourse, wrongWith } from '../tests/randomCable'
 import { randomListing } from '../tests/randomListing'
+import { damaged, randomSvg, wrongWithArtwork } from '../tests/randomArtwork'
 import { readProgram } from '../src/core/gcode'
 import { axisLimits, planMoves, provePlan } from '../src/core/planner'
 
@@ -58,3 +60,17 @@ fc.assert(
   { seed, numRuns: count },
 )
 console.log('nothing that came over the cable threw, and stop came first')
+
+console.log(`${count} drawings, and as many damaged files of each kind, seed ${seed}`)
+fc.assert(
+  fc.property(randomSvg, (text) => wrongWithArtwork(new TextEncoder().encode(text)) === null),
+  { seed, numRuns: count },
+)
+for (const name of ['plant-label.svg', 'handle-mark.dxf', 'seed-head.png']) {
+  const whole = new Uint8Array(readFileSync(`tests/fixtures/artwork/${name}`))
+  fc.assert(
+    fc.property(damaged(whole), (bytes) => wrongWithArtwork(bytes) === null),
+    { seed, numRuns: count },
+  )
+}
+console.log('all artwork was read, or refused in words')

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import SVGPathCommander from 'svg-path-commander'
 import { describe, expect, it } from 'vitest'
@@ -17,6 +18,7 @@ import {
   type Outline,
 } from '../../src/core/artwork'
 import { xmlNode } from '../../src/data/xml'
+import { damaged, randomSvg, wrongWithArtwork } from '../randomArtwork'
 
 const only = (data: string): Outline => readPathData(data).outlines[0]!
 const length = (outline: Outline): number => lengthOf(flattened(outline, 1e-7 * 50))
@@ -190,5 +192,25 @@ describe('any reader of XML', () => {
     const node = xmlNode('<svg><a id="x"/>one<b><c/></b><style>p{}</style></svg>')
     expect(node.ok && node.value.children.map((it) => it.name)).toEqual(['a', 'b', 'style'])
     expect(node.ok && node.value.children[2]?.text).toBe('p{}')
+  })
+})
+
+describe('whatever is in a file', () => {
+  it('2,000 drawings by chance and as many damaged ones are read, or refused in words; every place is a number', () => {
+    fc.assert(
+      fc.property(randomSvg, (text) => {
+        expect(wrongWithArtwork(new TextEncoder().encode(text))).toBeNull()
+      }),
+      { numRuns: 2000, seed: 14 },
+    )
+    for (const name of ['plant-label.svg', 'handle-mark.dxf']) {
+      const whole = new Uint8Array(readFileSync(`tests/fixtures/artwork/${name}`))
+      fc.assert(
+        fc.property(damaged(whole), (bytes) => {
+          expect(wrongWithArtwork(bytes)).toBeNull()
+        }),
+        { numRuns: 1000, seed: 14 },
+      )
+    }
   })
 })

@@ -48,3 +48,15 @@ export function joinedBox(p: Box, q: Box): Box {
     top: Math.max(p.top, q.top),
   }
 }
+
+/** Whether all numbers of an outline are there, and such as a drawing has. Source: by definition. */
+export function isNumbers(outline: Outline): boolean {
+  const points = [
+    outline.start,
+    ...outline.segments.flatMap((it) => {
+      if (it.kind === 'arc') return [it.to, it.centre, it.u, it.v, { x: it.start, y: it.sweep }]
+      return it.kind === 'cubic' ? [it.first, it.second, it.to] : [it.to]
+    }),
+  ]
+  return points.every(({ x, y }) => Math.abs(x) < 1e9 && Math.abs(y) < 1e9)
+}

@@ -1,8 +1,8 @@
 import { refused, type Finding, type Outcome } from '../units'
 import { after, IDENTITY, mappedOutline, type Affine } from './affine'
-import { isNumbers, layerOf, outlinesOfEntity, planeOf } from './dxfEntities'
+import { layerOf, outlinesOfEntity, planeOf } from './dxfEntities'
 import { entitiesOf, groupNumber, groupText, type Entity } from './dxfGroups'
-import { boxOfShapes, type Drawing, type Shape } from './drawing'
+import { boxOfShapes, isNumbers, type Drawing, type Shape } from './drawing'
 
 /** More shapes than this are not drawn: a few nested inserts make millions. */
 const MOST_SHAPES = 200_000

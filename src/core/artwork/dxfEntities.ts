@@ -1,5 +1,6 @@
 import { mappedOutline, type Affine } from './affine'
 import { bulged } from './bulge'
+import { isNumbers } from './drawing'
 import { groupNumber, groupNumbers, groupText, type Entity, type Group } from './dxfGroups'
 import type { Outline, Point, Segment } from './geometry'
 import { flattenedSpline, isSpline, type Spline } from './spline'
@@ -63,18 +64,6 @@ function inPlane(entity: Entity, make: () => Outline | null): Read {
 
 function finite(outline: Outline | null): readonly Outline[] | null {
   return outline !== null && isNumbers(outline) ? [outline] : null
-}
-
-/** Whether all numbers of an outline are there, and such as a drawing has. Source: by definition. */
-export function isNumbers(outline: Outline): boolean {
-  const points = [
-    outline.start,
-    ...outline.segments.flatMap((it) => {
-      if (it.kind === 'arc') return [it.to, it.centre, it.u, it.v, { x: it.start, y: it.sweep }]
-      return it.kind === 'cubic' ? [it.first, it.second, it.to] : [it.to]
-    }),
-  ]
-  return points.every(({ x, y }) => Math.abs(x) < 1e9 && Math.abs(y) < 1e9)
 }
 
 function place(entity: Entity, code: number): Point {

@@ -1,6 +1,6 @@
 import { refused, type Finding, type Outcome } from '../units'
 import { after, IDENTITY, mappedOutline, readTransform, type Affine } from './affine'
-import type { Drawing, Shape } from './drawing'
+import { isNumbers, type Drawing, type Shape } from './drawing'
 import type { Outline, Point } from './geometry'
 import { readPathData } from './pathData'
 import { ellipse, polyline, rectangle, type ShapeNumbers } from './svgShapes'
@@ -45,8 +45,14 @@ export function readSvg(root: XmlNode): Outcome<Drawing> {
     const more = reader.findings.map((it) => ` ${it.message}`).join('')
     return refused('nothing-drawn', `There is nothing in the drawing that could be burnt.${more}`)
   }
+  if (![drawing.width, drawing.height].every((it) => it > 0 && it < LARGEST)) {
+    return refused('no-size', 'The drawing says a size that no sheet has: set its width and height in the tool that drew it.')
+  }
   return { ok: true, value: drawing, findings: reader.findings }
 }
+
+/** No drawing that is burnt is as large, mm. */
+const LARGEST = 1e6
 
 /** What an element is drawn with. */
 interface Setting {
@@ -208,13 +214,15 @@ class SvgReader {
       it === 'none' || it === 'transparent' ? null : it.toLowerCase() === 'currentcolor' ? style.color : it
     const [fill, stroke] = [colour(style.fill), colour(style.stroke)]
     if (fill === null && stroke === null) return
+    const outlines = drawn.map((it) => mappedOutline(map, it))
+    if (!outlines.every(isNumbers)) return this.leave('number', node)
     const scale = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]))
     const diagonal = Math.hypot(setting.wide, setting.high) / Math.SQRT2
     this.shapes.push({
       element: node.name,
       id: node.attributes['id'] ?? '',
       layer: '',
-      outlines: drawn.map((it) => mappedOutline(map, it)),
+      outlines,
       fill,
       stroke,
       strokeWidth: (readLength(style.strokeWidth, diagonal) ?? 1) * scale,

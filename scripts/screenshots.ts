@@ -78,6 +78,13 @@ const SHOTS: readonly Shot[] = [
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {
+    name: 'work-order',
+    act: async (page) => {
+      await open(page, 'work', 'order')
+      await page.locator('[data-burnt="now"]').waitFor({ timeout: 60_000 })
+    },
+  },
+  {
     name: 'work-program',
     act: async (page) => {
       await demo(page)

@@ -65,8 +65,8 @@ export function timeDrawing(segments: number, runs: number): number {
   const random = seeded(3)
   const number = (): string => (200 * random()).toFixed(2)
   const paths = Array.from({ length: segments / 100 }, () => {
-    const data = Array.from({ length: 100 }, (_, k) =>
-      k % 4 === 0 ? `C${number()} ${number()} ${number()} ${number()} ${number()} ${number()}` : `L${number()} ${number()}`,
+    const data = Array.from({ length: 100 }, (_, i) =>
+      i % 4 === 0 ? `C${number()} ${number()} ${number()} ${number()} ${number()} ${number()}` : `L${number()} ${number()}`,
     )
     return `<path d="M0 0${data.join('')}"/>`
   })

@@ -5,10 +5,11 @@ import { bareToneOf, cardCells, USUAL_BARE, USUAL_LAW, type CardShape } from '..
 import { curvePoints, outOfFocus, rayleigh, waist } from '../core/calibrate'
 import { machineLimits, type Bench } from '../core/document'
 import { layoutCard, middleSpeed, toneLaw } from '../core/testcard'
+import { refused, type Outcome } from '../core/units'
 import type { BurnAsk, BurnWorker } from '../workers/burn.worker'
 import type { CardPlan } from './cards'
 import { engineOf } from './evaluate'
-import { writeThroughCard } from './scaleRun'
+import { scanIds, writeThroughCard } from './scaleRun'
 import { DONE, told, type Told } from './told'
 
 /** Side of a cell of the map, mm. */
@@ -41,13 +42,13 @@ export function designOf(card: CardShape): string {
 /** Burns a card that is designed into a map of dose and shows what its tones come to. @returns What stands in the way. */
 export async function seeCardBurnt(bench: Bench, materialId: string, { card, machine, steps }: CardPlan): Promise<Told> {
   const ask = askOf(bench, materialId, card, machine)
-  if (typeof ask === 'string') return told(ask)
+  if (!ask.ok) return ask.findings
   const written = writeThroughCard(bench, steps())
   if (!written.ok) return written.findings
   useBurnSeen.setState({ share: 0 })
   try {
     const seen = await burnWorker().burn(
-      { ...ask, text: written.value },
+      { ...ask.value, text: written.value },
       Comlink.proxy((share: number) => useBurnSeen.setState({ share })),
     )
     if (seen === null) return told('It was given up.')
@@ -67,21 +68,21 @@ export function stopBurning(): void {
   void at?.giveUp()
 }
 
-function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardPlan['machine']): Omit<BurnAsk, 'text'> | string {
+function askOf(bench: Bench, materialId: string, card: CardShape, machine: CardPlan['machine']): Outcome<Omit<BurnAsk, 'text'>> {
   const { width, height } = layoutCard(card)
   const { originX: left, originY: bottom } = card
   const light = burningOn(bench, materialId, machine)
-  if (typeof light === 'string') return light
+  if (!light.ok) return light
   const box = { left, bottom, right: left + width, top: bottom + height }
-  return { ...light, box, pitch: PITCH, speed: middleSpeed(cardCells(card)) }
+  return { ok: true, value: { ...light.value, box, pitch: PITCH, speed: middleSpeed(cardCells(card)) }, findings: [] }
 }
 
-/** What a burn on a material of the book is simulated with; in words what is missing. @param delays Seconds; null where nobody measured. */
+/** What a burn on a material of the book is simulated with, or what is missing, with where it is entered. @param delays Seconds; null where nobody measured. */
 export function burningOn(
   bench: Bench,
   materialId: string,
   delays: Pick<CardPlan['machine'], 'onDelay' | 'offDelay'>,
-): Omit<BurnAsk, 'text' | 'box' | 'pitch' | 'speed'> | string {
+): Outcome<Omit<BurnAsk, 'text' | 'box' | 'pitch' | 'speed'>> {
   const engine = engineOf(bench)
   const limits = machineLimits(engine)
   const watts = bench.optics.power.value
@@ -92,16 +93,27 @@ export function burningOn(
     return radius == null || length == null ? null : { radius, rayleigh: length, order }
   }
   const [x, y] = [side('x'), side('y')]
-  if (limits === null) return 'Speeds and accelerations of the machine are not known: enter them on Motion first.'
-  if (watts === null || fullS === null) return 'Optical power and full power word are not known: enter them on Power first.'
-  if (x === null || y === null) return 'The spot is not known: enter it on Beam, or burn a focus ramp.'
+  if (limits === null) {
+    const path = `motion.axes.${scanIds(bench).x}.acceleration`
+    return refused('no-limits', 'Speeds and accelerations of the machine are not known: enter them on Motion first.', { path })
+  }
+  if (watts === null || fullS === null) {
+    const path = watts === null ? 'optics.power' : 'electrical.fullPower'
+    return refused('no-power', 'Optical power and full power word are not known: enter them first.', { path })
+  }
+  if (x === null || y === null) {
+    const path = x === null ? 'optics.spotX' : 'optics.spotY'
+    return refused('no-spot', 'The spot is not known, so that the burn cannot be shown: enter it, or burn a focus ramp.', {
+      path,
+    })
+  }
   const curve = engine.value(curvePoints).result
   const points = curve.known && curve.value.length > 1 ? curve.value : [{ share: 1, watts }]
   const sorted = [{ share: 0, watts: 0 }, ...points.filter((it) => it.share > 0)].sort((p, q) => p.share - q.share)
   const most = Math.max(...sorted.map((it) => it.watts))
   const law = engine.value(toneLaw, materialId).result
   const material = bench.burns.materials[materialId]
-  return {
+  const value = {
     limits,
     light: {
       fullS,
@@ -116,4 +128,5 @@ export function burningOn(
     passes: 1,
     tone: law.known ? law.value.law : { ...USUAL_LAW, bare: material === undefined ? USUAL_BARE : bareToneOf(material) },
   }
+  return { ok: true, value, findings: [] }
 }

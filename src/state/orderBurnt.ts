@@ -46,8 +46,8 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
       ? { left: bounds.minX - 3, bottom: bounds.minY - 3, right: bounds.maxX + 3, top: bounds.maxY + 3 }
       : { left, bottom, right: left + width, top: bottom + height }
   const ask = burningOn(bench, work.material, delaysOf(bench))
-  if (typeof ask === 'string') {
-    useOrderBurnt.setState({ said: told(ask), share: null })
+  if (!ask.ok) {
+    useOrderBurnt.setState({ said: ask.findings, share: null })
     return
   }
   const area = (box.right - box.left) * (box.top - box.bottom)
@@ -58,7 +58,7 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
   try {
     const speed = program.burntLength / Math.max(1e-6, program.time.burning)
     const onProgress = Comlink.proxy((share: number) => useOrderBurnt.setState({ share }))
-    const seen = await burnWorker().burn({ ...ask, box, pitch, every, speed, text: program.text }, onProgress)
+    const seen = await burnWorker().burn({ ...ask.value, box, pitch, every, speed, text: program.text }, onProgress)
     if (seen === null) return
     if (!seen.ok) useOrderBurnt.setState({ said: seen.findings })
     else {

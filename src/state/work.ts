@@ -1,6 +1,6 @@
 import { setAt, templateOf } from '../core/bench'
 import type { Bench } from '../core/document'
-import { pieceShape, sizeOfPiece, wayShape, type Clamp, type Piece, type Way, type Work } from '../core/work'
+import { pieceShape, sizeOfPiece, wayShape, type Clamp, type Piece, type Saving, type Way, type Work } from '../core/work'
 import { newId } from '../data/ids'
 import type { Taken } from '../workers/work.worker'
 import { editBench, useBenchStore } from './benchStore'
@@ -167,6 +167,13 @@ export function setWay(pieceId: string, wayId: string, part: Partial<Way>): Told
   const wrong = wrongIn(part, WAY_RANGES)
   if (wrong !== null) return told(wrong)
   return editBench('what is done with it', (bench) => setAt(bench, `work.pieces.${pieceId}.ways.${wayId}`, { ...way, ...part }))
+}
+
+/** Takes over a change that saves time. @returns What stands in the way. */
+export function takeSaving({ pieceId, drawn, speed, power }: Saving): Told {
+  const [wayId] = Object.entries(orderNow()?.pieces[pieceId]?.ways ?? {}).find(([, it]) => it.drawn === drawn) ?? []
+  if (wayId === undefined) return told('This was taken out of the work order.')
+  return setWay(pieceId, wayId, { speed: Number(speed.toPrecision(3)), power: Math.min(1, Number(power.toPrecision(3))) })
 }
 
 /** Lets a way be cut, marked, filled or left, with usual numbers for it. */

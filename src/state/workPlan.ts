@@ -6,7 +6,7 @@ import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
 import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { FileRow } from '../data'
-import { burningOf, kerfNow, pictureTones } from '../core/work'
+import { burningOf, kerfNow, pictureTones, type Saving } from '../core/work'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
 import { engineOf } from './evaluate'
 import { openFiles, useWorkFiles, workWorker } from './workFiles'
@@ -56,6 +56,16 @@ export function useProgramsApart(file: FileRow | null, text: string): ProgramsAp
     }
   }, [file, text])
   return known !== null && known.file === file && known.text === text ? known.apart : null
+}
+
+/** The changes to an order that would save most time. @returns Them, or what stands in the way. */
+export async function findSavings(bench: Bench): Promise<Outcome<readonly Saving[]>> {
+  const ask = askOf(bench)
+  if (!ask.ok) return ask
+  const prints = Object.fromEntries(Object.entries(bench.work.pieces).map(([id, it]) => [id, it.print]))
+  return workWorker()
+    .savings(ask.value, prints)
+    .catch(() => refused('unplanned', 'It could not be worked out: the memory of this browser may be full.'))
 }
 
 let latest = 0

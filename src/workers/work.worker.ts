@@ -1,9 +1,10 @@
 import * as Comlink from 'comlink'
 import { programsApart, readProgram, writeProgram, type OutputCard, type ProgramsApart } from '../core/gcode'
 import { planMoves, surveyProgram, type Bounds } from '../core/planner'
-import type { Picture, ScanMachine } from '../core/scan'
+import { limitsAlong, type Picture, type ScanMachine } from '../core/scan'
 import { refused, type Finding, type Outcome } from '../core/units'
 import {
+  changesToTry,
   clampHits,
   cutsOnBars,
   drawnAlike,
@@ -15,13 +16,16 @@ import {
   tasksOf,
   timeOfWork,
   wayData,
+  withChange,
   type Bars,
   type Clamp,
   type OnBars,
   type LaidOut,
   type Work,
   type Piece,
+  type PieceToBurn,
   type PlannedWork,
+  type Saving,
   type Source,
   type TimeOfWork,
   type WaySummary,
@@ -84,6 +88,8 @@ export interface PlannedProgram {
 export interface WorkWorker {
   /** Reads a file and keeps it under a print. */
   take(print: string, bytes: Uint8Array, name: string): Promise<Outcome<Taken>>
+  /** The changes that would save most time, at most three. */
+  savings(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<readonly Saving[]>
   /** How a program differs from an earlier one. */
   apart(earlier: Uint8Array, later: string): ProgramsApart
   /** Lays copies out on the sheet; refused in words where they cannot be. */
@@ -114,6 +120,20 @@ const api: WorkWorker = {
       findings: read.findings,
     }
   },
+  savings(ask, prints) {
+    const pieces = ask.pieces.map((it) => ({ ...it, source: sources.get(prints[it.id] ?? '') }))
+    if (pieces.some((it) => it.source === undefined))
+      return refused('no-file', 'A file of this order is not here. Choose it again.')
+    const whole = pieces as readonly PieceToBurn[]
+    const now = secondsOf(whole, ask)
+    const fastest = limitsAlong(ask.machine.limits, 0).speed
+    const tried = changesToTry(whole, fastest).map((it): Saving => ({
+      ...it,
+      saved: now - secondsOf(withChange(whole, it), ask),
+    }))
+    const best = tried.filter((it) => it.saved > 1).sort((p, q) => q.saved - p.saved)
+    return { ok: true, value: best.slice(0, 3), findings: [] }
+  },
   apart: (earlier, later) => programsApart(new TextDecoder().decode(earlier), later),
   layOut(work, gap) {
     try {
@@ -142,6 +162,13 @@ const api: WorkWorker = {
     if (!written.ok) return written
     return programOf(written.value, planned, ask, written.findings)
   },
+}
+
+/** Seconds that an order takes. */
+function secondsOf(pieces: readonly PieceToBurn[], { sheet, machine, kerf, within, hasZ, card }: PlanAsk): number {
+  const { steps } = planWork({ tasks: tasksOf(pieces, sheet), machine, kerf, within, hasZ, start: { x: 0, y: 0 } }, polygons)
+  const written = writeProgram(steps, card)
+  return written.ok ? planMoves(readProgram(written.value).moves, machine.limits).totalSeconds : Infinity
 }
 
 function programOf(

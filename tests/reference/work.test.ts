@@ -11,6 +11,7 @@ import {
   boundsSteps,
   boxOfWay,
   boxUnder,
+  changesToTry,
   clampHits,
   copiesOf,
   countOf,
@@ -22,6 +23,7 @@ import {
   tasksOf,
   timeOfWork,
   tonedBy,
+  withChange,
   type Placed,
   type Source,
 } from '../../src/core/work'
@@ -347,5 +349,31 @@ describe('bars beneath a sheet', () => {
     expect(on.bestFirst).toBeLessThan(47)
     expect(cutsOnBars([cut(11), cut(20)], { ...bars, first: on.bestFirst }).length).toBe(0)
     expect(cutsOnBars([cut(11)], { ...bars, along: 'y', first: 60 }).length).toBe(30)
+  })
+})
+
+describe('what would save time', () => {
+  it('is what does not use all its power: faster by as much as it gets more of it, no settings of the book, no more than twice', () => {
+    const { bench } = heron()
+    const pieces = Object.entries(bench.work.pieces).map(([id, piece]) => ({
+      id,
+      piece,
+      source: { kind: 'drawing', drawing: { width: 1, height: 1, hasUnits: true, shapes: [] } } as const,
+      ways: Object.values(piece.ways).map((way) => ({ way, setting: { ...way, focus: 0 }, toning: null })),
+    }))
+    const changes = changesToTry(pieces, 200)
+    // The cut has all its power; leaves, picture and lines have not.
+    expect(changes.map((it) => it.drawn).sort()).toEqual(['filled green', 'lines blue', 'picture'])
+    for (const { speed, power, factor, drawn } of changes) {
+      const way = pieces.flatMap((it) => it.ways).find((it) => it.way.drawn === drawn)!
+      expect(power / speed).toBeCloseTo(way.setting.power / way.setting.speed, 9)
+      expect(power).toBeLessThanOrEqual(1 + 1e-9)
+      expect(factor).toBeLessThanOrEqual(2)
+    }
+    const [first] = changes
+    const after = withChange(pieces, first!)
+      .flatMap((it) => it.ways)
+      .filter((it) => it.setting.speed !== it.way.speed)
+    expect(after.map((it) => it.way.drawn)).toEqual([first!.drawn])
   })
 })

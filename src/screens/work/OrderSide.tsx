@@ -1,6 +1,9 @@
+import { benchFactSpec } from '../../core/document'
+import type { Finding } from '../../core/units'
 import { burningSeconds, kerfNow, sheetRoom } from '../../core/work'
 import { useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
-import { FigureRow, Findings, Panel, Side } from '../../ui'
+import { FactLink, FigureRow, Findings, Panel, Side } from '../../ui'
+import { Savings } from './Savings'
 import { TimeOfOrder } from './TimeOfOrder'
 import { WorkOut } from './WorkOut'
 
@@ -23,8 +26,9 @@ export function OrderSide() {
           </p>
         )}
         {program !== null && <TimeOfOrder program={program} isPlanning={isPlanning} />}
+        {program !== null && <Savings program={program} />}
         {/* What bars the program stands where it would leave. */}
-        <Findings findings={[...findings.filter((it) => program === null || it.severity === 'warning'), ...burnt]} />
+        <Found findings={[...findings.filter((it) => program === null || it.severity === 'warning'), ...burnt]} />
         {program !== null && <WorkOut program={program} />}
       </Panel>
       {!isEmpty && (
@@ -35,5 +39,20 @@ export function OrderSide() {
         </Panel>
       )}
     </Side>
+  )
+}
+
+/** What was found, with the way to the field that mends it where there is one. */
+function Found({ findings }: { readonly findings: readonly Finding[] }) {
+  const path = findings.find((it) => it.path !== undefined && benchFactSpec(it.path) !== undefined)?.path
+  return (
+    <>
+      <Findings findings={findings} />
+      {path !== undefined && (
+        <p className="no-print pt-1 text-[13px]">
+          <FactLink path={path}>Go to the field</FactLink>
+        </p>
+      )}
+    </>
   )
 }

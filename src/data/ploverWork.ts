@@ -3,7 +3,7 @@ import { materialShape, type Burns } from '../core/burn'
 import type { WaySummary, Work } from '../core/work'
 import type { FileRow } from './database'
 import { artworkOf, demoPiece, demoWay, measuredMm } from './demoWork'
-import { HANDLE_MARK, HANDLE_PRINT } from './ploverArtwork'
+import { HANDLE_PRINT, handleMark } from './ploverArtwork'
 
 const AT = '2026-10-11T16:40:00.000Z'
 
@@ -76,6 +76,5 @@ export function ploverWork(benchId: string, blank: Work): Work {
 
 /** What is kept with it. */
 export function ploverArtwork(benchId: string): { readonly record: BenchRecord; readonly file: FileRow } {
-  const bytes = new TextEncoder().encode(HANDLE_MARK)
-  return artworkOf(benchId, { id: 'mark', name: 'handle-mark.dxf', type: 'application/dxf', at: AT, bytes })
+  return artworkOf(benchId, { id: 'mark', name: 'handle-mark.dxf', type: 'application/dxf', at: AT, bytes: handleMark() })
 }

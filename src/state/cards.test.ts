@@ -119,3 +119,38 @@ describe('settings of the book', () => {
     expect(state.reasonOf(await state.keepSetting('cork', 'tone'))).toContain('burn a card')
   })
 })
+
+describe('cards that follow from what is known', () => {
+  it('the small card that tells most and the patch that proves a setting are designed from the law, and refused without one', () => {
+    expect(state.designNext('ply')).toEqual([])
+    const small = bench().burns.card
+    expect(small.columns * small.rows).toBeLessThanOrEqual(16)
+    expect(small).toMatchObject({ does: 'scan', focus: 0 })
+    expect(state.designProof('ply')).toEqual([])
+    const proof = bench().burns.card
+    // One patch, both ends of both sides the same: the setting itself.
+    expect(proof).toMatchObject({ columns: 1, rows: 1, acrossFrom: proof.acrossTo, upFrom: proof.upTo, power: proof.acrossTo })
+    expect(state.reasonOf(state.designNext('cork'))).toContain('read a first card')
+    expect(state.reasonOf(state.designProof('cork'))).toContain('read a first card')
+  })
+  it('the card that is shown is the one that was chosen, else the newest; thrown away it is gone, and undo brings it back', () => {
+    expect(state.cardShown(bench(), 'ply', null)).toBe('c1')
+    expect(state.cardShown(bench(), 'ply', 'gone')).toBe('c1')
+    expect(state.cardShown(bench(), 'cork', null)).toBeNull()
+    expect(state.dropCard('ply', 'c1')).toEqual([])
+    expect(state.cardShown(bench(), 'ply', 'c1')).toBeNull()
+    state.undo()
+    expect(card()).toBeDefined()
+  })
+  it('a setting is carried over to another thickness as a guess, wants air or not, and is never carried to what is not burnt', () => {
+    expect(state.carrySetting('cork', 4.2)).toEqual([])
+    const [id, carried] = Object.entries(bench().burns.materials['cork']!.settings)[0]!
+    expect(carried).toMatchObject({ wanted: 'cut', from: 'carried', speed: 4.2, record: '', air: 'on' })
+    expect(state.setAir('cork', id, 'off')).toEqual([])
+    expect(bench().burns.materials['cork']!.settings[id]!.air).toBe('off')
+    expect(state.reasonOf(state.noteUse('cork', 'gone', 'good'))).toContain('not in the book')
+    state.setMaterialKind('cork', 'vinyl')
+    expect(state.reasonOf(state.carrySetting('cork', 4.2))).toContain('is not burnt')
+    expect(state.reasonOf(state.carrySetting('gone', 4.2))).toContain('not in the book')
+  })
+})

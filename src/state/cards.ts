@@ -114,13 +114,17 @@ function machineOf(bench: Bench): CardMachine | null {
   const { x } = scanIds(bench)
   const acceleration = bench.controller.axes[x]?.acceleration.value ?? bench.motion.axes[x]?.acceleration.value ?? null
   if (acceleration === null) return null
-  const engine = engineOf(bench)
+  return { acceleration, ...delaysOf(bench) }
+}
+
+/** Seconds by which the light comes and goes late on this machine; null where nobody measured. */
+export function delaysOf(bench: Bench): Pick<CardMachine, 'onDelay' | 'offDelay'> {
   const trial = newestTrial(bench.calibrate.trials, 'delay')
-  const delay = (def: typeof onDelay): number | null => {
-    const known = trial === null ? null : shownNumber(engine.value(def, trial).result)
+  const late = (def: typeof onDelay): number | null => {
+    const known = trial === null ? null : shownNumber(engineOf(bench).value(def, trial).result)
     return known === null ? null : Math.max(0, known)
   }
-  return { acceleration, onDelay: delay(onDelay), offDelay: delay(offDelay) }
+  return { onDelay: late(onDelay), offDelay: late(offDelay) }
 }
 
 /** A card as it would be burnt now, its corner where the marks begin and its run-up to the left of it. */

@@ -1,12 +1,12 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import type { Bench } from '../core/document'
-import { coarser, likeness } from '../core/work'
+import { burnLikeness } from '../core/work'
 import type { BurnSeen } from '../workers/burn.worker'
 import type { PlannedProgram } from '../workers/work.worker'
 import { bedFromAbove } from './machine'
 import { burningOn, burnWorker, stopBurning } from './burnSeen'
-import { delaysOf } from './workPlan'
+import { delaysOf } from './cards'
 import { DONE, told, type Told } from './told'
 
 /** A work order that is seen burnt: its picture, and where that lies on the machine, mm. */
@@ -54,10 +54,13 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
   const shown = 1 / perMm
   const every = Math.max(1, Math.round(shown / Math.max(FINE, Math.sqrt(area / MOST_CELLS))))
   const pitch = shown / every
+  const mine = ++burns
   useOrderBurnt.setState({ share: 0, said: DONE })
   try {
     const speed = program.burntLength / Math.max(1e-6, program.time.burning)
-    const onProgress = Comlink.proxy((share: number) => useOrderBurnt.setState({ share }))
+    const onProgress = Comlink.proxy((share: number) => {
+      if (mine === burns) useOrderBurnt.setState({ share })
+    })
     const seen = await burnWorker().burn({ ...ask.value, box, pitch, every, speed, text: program.text }, onProgress)
     if (seen === null) return
     if (!seen.ok) useOrderBurnt.setState({ said: seen.findings })
@@ -70,9 +73,13 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
       said: told('The burn could not be worked: the memory of this browser may be full. Make the order smaller.'),
     })
   } finally {
-    useOrderBurnt.setState({ share: null })
+    // One that was overtaken says nothing of the one that is burnt now.
+    if (mine === burns) useOrderBurnt.setState({ share: null })
   }
 }
+
+/** Counts burns: only the last is shown. */
+let burns = 0
 
 /** The burn that was foretold, as luminances. */
 let foretold: BurnSeen['light'] | null = null
@@ -90,25 +97,11 @@ export async function lookAtOutcome(): Promise<Told> {
   if (seen === null) return told('No stand-in is connected: its camera sees nothing.')
   const light = { width: seen.columns, height: seen.rows, values: seen.luminance }
   const every = Math.max(1, Math.round(COMPARED / pitch))
-  const [one, other] = [coarser(foretold, every), coarser(light, every)]
-  const [width, height] = [Math.min(one.width, other.width), Math.min(one.height, other.height)]
-  const cropped = (it: typeof one): Float32Array => {
-    const bare = lightest(it.values)
-    return Float32Array.from({ length: width * height }, (_, k) => {
-      const y = it.values[Math.floor(k / width) * it.width + (k % width)] as number
-      return y / bare
-    })
-  }
-  const alike = likeness({ width, height, one: cropped(one), other: cropped(other) }, 1)
+  const alike = burnLikeness(foretold, light, every)
+  if (alike === null) return told('Neither the order nor the sheet shows a burn.')
   const picture = await burnWorker().paint(light)
   useOrderBurnt.setState({ came: { picture, likeness: alike } })
   return DONE
-}
-
-/** The light of the bare sheet: most of it is bare. */
-function lightest(values: Float32Array): number {
-  const sorted = Float32Array.from(values).sort()
-  return sorted[Math.floor(sorted.length * 0.9)] ?? 1
 }
 
 /** Shows what was foretold again. */

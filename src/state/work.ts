@@ -1,6 +1,16 @@
 import { setAt, templateOf } from '../core/bench'
 import type { Bench } from '../core/document'
-import { pieceShape, sizeOfPiece, wayShape, type Clamp, type Piece, type Saving, type Way, type Work } from '../core/work'
+import {
+  pieceShape,
+  sizeOfPiece,
+  usualFor,
+  wayShape,
+  type Clamp,
+  type Piece,
+  type Saving,
+  type Way,
+  type Work,
+} from '../core/work'
 import { newId } from '../data/ids'
 import type { Taken } from '../workers/work.worker'
 import { editBench, useBenchStore } from './benchStore'
@@ -72,13 +82,6 @@ function waysOf({ ways, kind }: Taken, before: Piece['ways']): Piece['ways'] {
       return [id, was === null ? fresh : { ...was, ...drawn, order }] as const
     }),
   )
-}
-
-/** Numbers to begin with (common practice for 5 W on thin plywood). */
-function usualFor(does: Way['does'], kind: Piece['kind']): Partial<Way> {
-  if (does === 'cut') return { power: 1, speed: 5, passes: 1, lead: 1 }
-  if (kind === 'picture') return { power: 1, speed: 50, toning: 'grey' }
-  return does === 'fill' ? { power: 0.6, speed: 50 } : { power: 0.5, speed: 25 }
 }
 
 /** A piece is laid so far from the margin, mm. */

@@ -67,9 +67,10 @@ const asked = new Set<string>()
 export async function openFiles(bench: Bench): Promise<void> {
   for (const { print, record, name } of Object.values(bench.work.pieces)) {
     const { taken, lost } = useWorkFiles.getState()
-    if (taken[print] !== undefined || lost[print] !== undefined || asked.has(print)) continue
-    asked.add(print)
     const row = useBenchStore.getState().files.find((it) => it.recordId === record)
+    // What was lost on one bench may be kept with another.
+    if (taken[print] !== undefined || (lost[print] !== undefined && row === undefined) || asked.has(print)) continue
+    asked.add(print)
     const lose = (why: string): void => useWorkFiles.setState((was) => ({ lost: { ...was.lost, [print]: why } }))
     if (row === undefined) lose(`The file of “${name}” is not kept with this bench: choose it again.`)
     else {

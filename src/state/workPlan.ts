@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react'
 import { create } from 'zustand'
 import { shownNumber } from '../core/bench'
-import { newestTrial, offDelay, onDelay } from '../core/calibrate'
 import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
 import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { FileRow } from '../data'
 import { burningOf, kerfNow, pictureTones, type Saving } from '../core/work'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
+import { delaysOf } from './cards'
 import { engineOf } from './evaluate'
 import { openFiles, useWorkFiles, workWorker } from './workFiles'
 
@@ -15,7 +15,7 @@ import { openFiles, useWorkFiles, workWorker } from './workFiles'
 interface Planned {
   readonly program: PlannedProgram | null
   readonly findings: readonly Finding[]
-  /** Whether a newer one is being planned. */
+  /** Whether it is not the present order's: a newer one is being planned, or about to be. Nothing leaves meanwhile. */
   readonly isPlanning: boolean
   /** What it was planned of: another one is another program. */
   readonly of: string
@@ -33,6 +33,8 @@ export function useKeptPlan(bench: Bench | null): void {
   const taken = useWorkFiles((it) => it.taken)
   useEffect(() => {
     if (bench === null) return undefined
+    // From the edit on the program that is shown is not the order's any more.
+    expectPlan(bench.id)
     void openFiles(bench)
     const timer = setTimeout(() => void planNow(bench), SETTLES)
     return () => clearTimeout(timer)
@@ -68,9 +70,21 @@ export async function findSavings(bench: Bench): Promise<Outcome<readonly Saving
     .catch(() => refused('unplanned', 'It could not be worked out: the memory of this browser may be full.'))
 }
 
+/** Counts what was asked for: an answer to anything but the last is thrown away. */
 let latest = 0
+/** The bench that the plan belongs to. */
+let planOf = ''
 
-async function planNow(bench: Bench): Promise<void> {
+/** What is shown is not known to be the order's until it was planned anew; another bench's is not shown at all. */
+function expectPlan(benchId: string): void {
+  latest++
+  useWorkPlan.setState(benchId === planOf ? { isPlanning: true } : { ...NOTHING, isPlanning: true })
+  planOf = benchId
+}
+
+/** Plans the order of a bench, unless it is the one that is planned. */
+export async function planNow(bench: Bench): Promise<void> {
+  const mine = ++latest
   const prints = Object.fromEntries(Object.entries(bench.work.pieces).map(([id, it]) => [id, it.print]))
   const ask = askOf(bench)
   if (!ask.ok) {
@@ -78,17 +92,19 @@ async function planNow(bench: Bench): Promise<void> {
     return
   }
   const of = JSON.stringify([ask.value, prints])
-  if (of === useWorkPlan.getState().of) return
+  if (of === useWorkPlan.getState().of) {
+    useWorkPlan.setState({ isPlanning: false })
+    return
+  }
   if (ask.value.pieces.some((it) => useWorkFiles.getState().taken[it.piece.print] === undefined)) {
     useWorkPlan.setState({ ...NOTHING, findings: lostOf(bench) })
     return
   }
-  const mine = ++latest
   useWorkPlan.setState({ isPlanning: true })
   const planned = await workWorker()
     .plan(ask.value, prints)
     .catch((): Outcome<PlannedProgram> =>
-      refused('unplanned', 'The order could not be planned: the memory of this browser may be full.'),
+      refused('unplanned', 'The order could not be planned: the memory of this browser may be full. Make it smaller.'),
     )
   if (mine !== latest) return
   useWorkPlan.setState(
@@ -107,12 +123,10 @@ function lostOf(bench: Bench): readonly Finding[] {
   })
 }
 
-/** How late the light comes and goes on this machine, s; 0 where nobody measured. */
-export function delaysOf(bench: Bench): { readonly onDelay: number; readonly offDelay: number } {
-  const trial = newestTrial(bench.calibrate.trials, 'delay')
-  const of = (def: typeof onDelay): number =>
-    trial === null ? 0 : Math.max(0, shownNumber(engineOf(bench).value(def, trial).result) ?? 0)
-  return { onDelay: of(onDelay), offDelay: of(offDelay) }
+/** How late the light comes and goes, s; 0 where nobody measured. */
+function lateness(bench: Bench): Pick<PlanAsk['machine'], 'onDelay' | 'offDelay'> {
+  const { onDelay, offDelay } = delaysOf(bench)
+  return { onDelay: onDelay ?? 0, offDelay: offDelay ?? 0 }
 }
 
 /** What the worker has to know of an order. @returns What is missing, with where it is entered. */
@@ -160,7 +174,7 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
           })),
       })),
       sheet: { x: work.sheetX.value ?? 0, y: work.sheetY.value ?? 0 },
-      machine: { limits, ...delaysOf(bench), bothWays: work.scans === 'both', backShift: 0 },
+      machine: { limits, ...lateness(bench), bothWays: work.scans === 'both', backShift: 0 },
       kerf: Math.max(0, kerf),
       within: work.tolerance.value ?? 0.01,
       hasZ: axisIds(bench).some((id) => bench.motion.axes[id]?.letter === 'Z'),

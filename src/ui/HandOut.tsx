@@ -33,10 +33,12 @@ export function HandOut(props: {
   /** Called when it is about to leave: lays out what its marks will be known by, or says what stands in the way. */
   readonly prepare: () => Outcome<RunDraft>
   readonly burnWords: string
+  /** The program is not the present one's yet: nothing leaves until it is. */
+  readonly isWaiting?: boolean
   /** Where it is written down that it left, and the program kept with it; else with the controller, without it. */
   readonly stage?: string
 }) {
-  const { name, steps, bench, prepare, burnWords, stage } = props
+  const { name, steps, bench, prepare, burnWords, isWaiting = false, stage } = props
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
   const done = useMachine((it) => it.report?.done ?? 0)
@@ -45,7 +47,7 @@ export function HandOut(props: {
     [bench, steps],
   )
   const ways = useWaysOut(name, () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []), prepare, stage)
-  const barred = (worked !== null && worked.findings.length > 0) || running
+  const barred = (worked !== null && worked.findings.length > 0) || running || isWaiting
   const shown = worked ?? ways.made
   return (
     <div className="pt-2">

@@ -46,12 +46,13 @@ const TILE = 480
 /** Warm like wood: what a* and b* of the sheet are is not asked. */
 const TINT = [1.1, 0.985, 0.8] as const
 
-const asked = { isGivenUp: false }
-const wasGivenUp = (): boolean => asked.isGivenUp
+/** Counts burns: only the last one goes on, and giving it up counts as another. */
+const asked = { last: 0 }
+const isLast = (burn: number): boolean => asked.last === burn
 
 const api: BurnWorker = {
   giveUp() {
-    asked.isGivenUp = true
+    asked.last++
   },
   async paint({ width, height, values }) {
     const data = new Uint8ClampedArray(width * height * 4)
@@ -60,7 +61,7 @@ const api: BurnWorker = {
     return Comlink.transfer(picture, [picture])
   },
   async burn({ text, limits, box, pitch, every = 1, tone, speed, ...rest }, onProgress) {
-    asked.isGivenUp = false
+    const mine = ++asked.last
     const { moves, findings } = readProgram(text)
     const error = findings.find((it) => it.severity === 'error')
     if (error !== undefined) return refused('program', error.message)
@@ -72,7 +73,7 @@ const api: BurnWorker = {
       const map = burnDose(job, tile)
       // Whoever waits may have given it up meanwhile.
       await new Promise((resolve) => setTimeout(resolve))
-      if (wasGivenUp() || map === null) return null
+      if (!isLast(mine) || map === null) return null
       onProgress((k + 1) / tiles.length)
       const [left, bottom] = [Math.round((tile.left - box.left) / pitch), Math.round((tile.bottom - box.bottom) / pitch)]
       for (let j = 0; j < tile.rows; j++) {

@@ -37,8 +37,9 @@ export function wordingOf(engine: Engine<Bench>, verdict: Verdict, system: UnitS
   })
   if (verdict.unknown === null) return said
   const { message, path } = sayUnknown(verdict.unknown, (it) => labelAt(bench, it))
-  const why = path === undefined ? { why: message } : { why: message, next: { words: 'Enter it', path } }
-  return { head: said.head, ...why }
+  // What is not known for want of a piece of work leads to that work, as the verdict says itself.
+  const next = path === undefined ? said.next : { words: 'Enter it', path }
+  return { head: said.head, why: message, ...(next === undefined ? {} : { next }) }
 }
 
 function sayFact(bench: Bench, path: string): string {

@@ -95,7 +95,14 @@ class ScanWriter {
     const shift = isBack ? backShift : 0
     const nth = (k: number): number => (isBack ? end - 1 - k : first + k)
     const begins = (k: number): number => ((isBack ? to[k] : from[k]) as number) + shift - sense * speed * onDelay
-    const ends = (k: number): number => ((isBack ? from[k] : to[k]) as number) + shift - sense * speed * offDelay
+    // Where one piece goes on into the next the light does not go: it only changes.
+    const goesOn = (k: number): boolean => {
+      const next = isBack ? k - 1 : k + 1
+      if (next < first || next >= end) return false
+      return Math.abs(((isBack ? to[next] : from[next]) as number) - ((isBack ? from[k] : to[k]) as number)) < 1e-6
+    }
+    const ends = (k: number): number =>
+      ((isBack ? from[k] : to[k]) as number) + shift - sense * speed * (goesOn(k) ? onDelay : offDelay)
     const start = begins(nth(0))
     let last = this.turnTo(start - sense * way, v, sense)
     for (let k = 0; k < end - first; k++) {

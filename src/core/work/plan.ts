@@ -1,7 +1,7 @@
 import type { Box, Point } from '../artwork'
 import type { Step } from '../gcode'
 import type { ScanMachine } from '../scan'
-import type { Finding } from '../units'
+import { sayQuantity, type Finding } from '../units'
 import { contoursOf, type Contour } from './contours'
 import { fillSteps, planFill, planPicture, type PlannedFill } from './fills'
 import type { Polygons } from './kerf'
@@ -51,7 +51,19 @@ export function planWork(job: WorkJob, polygons: Polygons): PlannedWork {
     if (task.does === 'picture') writer.fill(planPicture(task, job.machine), task.setting.passes, task.setting.focus)
   }
   for (const does of ['mark', 'part', 'cut'] as const) writer.lines(contours.filter((it) => it.task.does === does))
-  return writer.done(findings)
+  return writer.done([...findings, ...(job.hasZ ? [] : heightsByHand(job.tasks))])
+}
+
+/** Heights that a setting wants of a head that no program moves. */
+function heightsByHand(tasks: readonly Task[]): readonly Finding[] {
+  return tasks.flatMap((task): Finding[] => {
+    const drop = 'drop' in task && task.setting.passes > 1 ? task.drop : 0
+    if (task.setting.focus === 0 && drop === 0) return []
+    const height = sayQuantity(task.setting.focus, null, 'mm')
+    const steps = drop === 0 ? '' : `, and ${sayQuantity(drop, null, 'mm')} lower for each further pass`
+    const message = `${task.of}: its setting wants the head ${height} above focus${steps}, and no program moves the head of this machine. Set it by hand, or take 0.`
+    return [{ code: 'height', severity: 'warning', message }]
+  })
 }
 
 class WorkWriter {

@@ -3,11 +3,13 @@ import { shownNumber } from '../../core/bench'
 import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
 import { whyNotBurnt } from '../../core/safety'
 import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
-import { boundsSteps } from '../../core/work'
+import { wordingOf, type Bench } from '../../core/document'
+import { boundsSteps, fitsTravel, leavesTravel } from '../../core/work'
 import {
   DONE,
   doubtOfFullPower,
   engineOf,
+  isStandInThere,
   lookAtForetold,
   lookAtOutcome,
   newId,
@@ -15,6 +17,8 @@ import {
   useMachine,
   useOrderBurnt,
   useProgramsApart,
+  useVerdicts,
+  useWorkPlan,
   type PlannedProgram,
   type RunDraft,
   type Told,
@@ -27,26 +31,45 @@ import { travelOf } from './orderShapes'
 export function WorkOut({ program }: { readonly program: PlannedProgram }) {
   const bench = useBenchStore((it) => it.bench)
   const units = useUnits()
+  const verdicts = useVerdicts('work')
+  const isPlanning = useWorkPlan((it) => it.isPlanning)
   const worked = useMemo((): Worked => {
     const doubtful = bench === null ? null : doubtOfFullPower(bench)
-    const beyond = bench === null ? [] : beyondTravel(program, travelOf(bench))
+    const beyond = bench === null ? [] : leavesTravel(program.bounds, travelOf(bench))
     const wrong = program.findings.filter((it) => it.severity === 'error')
-    const findings = [...(doubtful === null ? [] : [doubtful]), ...beyond, ...wrong]
+    // What must not be done does not leave either.
+    const stops = bench === null ? [] : verdicts.filter((it) => it.mark === 'stop' && it.def.id !== fitsTravel.id)
+    const stopped = stops.map((it): Finding => {
+      const { head, why } = wordingOf(engineOf(bench as Bench), it, units)
+      return { code: it.def.id, severity: 'error', message: `${head}: ${why}` }
+    })
+    const findings = [...(doubtful === null ? [] : [doubtful]), ...beyond, ...stopped, ...wrong]
     const length = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
     return { text: program.text, words: `${length(program.burntLength)} with the beam on.`, findings }
-  }, [program, bench, units])
+  }, [program, bench, units, verdicts])
   if (bench === null) return null
   const kind = bench.burns.materials[bench.work.material]?.kind ?? ''
   const prepare = (): Outcome<RunDraft> => {
     const against = whyNotBurnt(kind)
-    if (against !== null) return refused('not-burnt', `This sheet is not burnt. ${against}.`)
+    if (against !== null) {
+      const how = bench.work.material === '' ? ' Say which material of the book the sheet is, under the drawing.' : ''
+      return refused('not-burnt', `This sheet is not burnt. ${against}.${how}`)
+    }
     return { ok: true, value: { id: `work ${newId()}`, keep: () => DONE }, findings: [] }
   }
   return (
     <>
       <Bounds program={program} />
       <SinceLast text={program.text} />
-      <HandOut name="work order" steps={worked} bench={bench} prepare={prepare} burnWords="Burn the order" stage="work" />
+      <HandOut
+        name="work order"
+        steps={worked}
+        bench={bench}
+        prepare={prepare}
+        burnWords="Burn the order"
+        stage="work"
+        isWaiting={isPlanning}
+      />
       <CameOut />
     </>
   )
@@ -78,10 +101,10 @@ function SinceLast({ text }: { readonly text: string }) {
 
 /** The stand-in's sheet held against what was foretold. */
 function CameOut() {
-  const isLinked = useMachine((it) => it.link === 'open')
+  const hasStandIn = useMachine((it) => isStandInThere(it) && !it.running)
   const came = useOrderBurnt((it) => it.came)
   const [said, say] = useState<Told>(DONE)
-  if (!isLinked) return null
+  if (!hasStandIn) return null
   return (
     <div className="no-print mt-3 border-t border-rule pt-2 text-[13.5px]">
       {came === null ? (
@@ -104,28 +127,11 @@ function CameOut() {
   )
 }
 
-/** Where the program leaves the travel. */
-function beyondTravel(
-  { bounds }: PlannedProgram,
-  { x, y }: { readonly x: number | null; readonly y: number | null },
-): readonly Finding[] {
-  if (bounds === null) return []
-  const ends = [
-    ['X', bounds.minX, bounds.maxX, x],
-    ['Y', bounds.minY, bounds.maxY, y],
-  ] as const
-  return ends.flatMap(([letter, min, max, travel]): Finding[] => {
-    if (min > -0.001 && (travel === null || max < travel + 0.001)) return []
-    const beyond = min <= -0.001 ? -min : max - (travel ?? max)
-    const message = `The program goes ${sayQuantity(Math.round(beyond * 10) / 10, null, 'mm')} beyond the travel of ${letter}. Move the sheet or the piece, or scan slower: run-out grows with the square of the speed.`
-    return [{ code: 'leaves-travel', severity: 'error', message }]
-  })
-}
-
 const BY = { beam: 'with the beam, at sighting power', dark: 'with the beam off' } as const
 
 /** Walks around what will be burnt before it is. */
 function Bounds({ program }: { readonly program: PlannedProgram }) {
+  const isPlanning = useWorkPlan((it) => it.isPlanning)
   const bench = useBenchStore((it) => it.bench)
   const [by, setBy] = useState<keyof typeof BY | 'pointer'>('beam')
   if (bench === null || program.hull.length < 2) return null
@@ -159,6 +165,7 @@ function Bounds({ program }: { readonly program: PlannedProgram }) {
         bench={bench}
         prepare={() => ({ ok: true, value: { id: `bounds ${newId()}`, keep: () => DONE }, findings: [] })}
         burnWords="Walk them"
+        isWaiting={isPlanning}
       />
     </details>
   )

@@ -1,0 +1,30 @@
+import type { Bounds } from '../planner'
+import { sayQuantity, type Finding } from '../units'
+
+/** Travel of X and Y, mm; null where it is not known. */
+export interface Travel {
+  readonly x: number | null
+  readonly y: number | null
+}
+
+/** What a printed place may be off by, mm. */
+const PRINTED = 0.001
+
+/**
+ * Where a program leaves the travel, run-outs and all. @returns One finding for each axis that it leaves. Valid: bounds of a program.
+ * Source: by definition; zero is the lower end.
+ */
+export function leavesTravel(bounds: Bounds | null, { x, y }: Travel): readonly Finding[] {
+  if (bounds === null) return []
+  const ends = [
+    ['X', bounds.minX, bounds.maxX, x],
+    ['Y', bounds.minY, bounds.maxY, y],
+  ] as const
+  return ends.flatMap(([letter, min, max, travel]): Finding[] => {
+    const beyond = Math.max(-min, travel === null ? -Infinity : max - travel)
+    if (beyond <= PRINTED) return []
+    const far = sayQuantity(Math.ceil(beyond * 10) / 10, null, 'mm')
+    const message = `The program goes ${far} beyond the travel of ${letter}. Move the sheet or the piece, or scan slower: run-out grows with the square of the speed.`
+    return [{ code: 'leaves-travel', severity: 'error', message }]
+  })
+}

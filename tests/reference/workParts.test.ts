@@ -144,7 +144,7 @@ describe('heights that no program sets', () => {
     expect(findings[0]!.message).toMatch(/1\.5\d*\smm above focus, and 0\.5\d*\smm lower/)
     const driven = planOf([high], true)
     expect(driven.findings).toEqual([])
-    expect(driven.steps.filter((it) => 'z' in it && it.z !== undefined).length).toBeGreaterThan(1)
+    expect(driven.steps.filter((it) => it.kind === 'rapid' && it.z !== undefined).length).toBeGreaterThan(1)
     expect(planOf([{ ...high, setting: TASK.setting, drop: 0.5 }]).findings).toEqual([])
   })
 })

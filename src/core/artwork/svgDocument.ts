@@ -212,7 +212,9 @@ class SvgReader {
     if (drawn.length === 0 || !style.isVisible) return
     const colour = (it: string): string | null =>
       it === 'none' || it === 'transparent' ? null : it.toLowerCase() === 'currentcolor' ? style.color : it
-    const [fill, stroke] = [colour(style.fill), colour(style.stroke)]
+    // A line encloses nothing, whatever it would be filled with.
+    const fill = node.name === 'line' ? null : colour(style.fill)
+    const stroke = colour(style.stroke)
     if (fill === null && stroke === null) return
     const outlines = drawn.map((it) => mappedOutline(map, it))
     if (!outlines.every(isNumbers)) return this.leave('number', node)

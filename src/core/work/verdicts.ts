@@ -11,7 +11,7 @@ export const fitsSheet = verdict({
   goodFrom: 0,
   stopBelow: 0,
   say: ({ mark, figure }) => {
-    if (mark === 'good') return { head: 'It fits the sheet', why: `${figure(sheetRoom)} are left beyond the margin.` }
+    if (mark === 'good') return { head: 'It fits the sheet', why: `There is ${figure(sheetRoom)} beyond the margin.` }
     if (mark === 'unknown') {
       return {
         head: 'Does it fit the sheet?',
@@ -21,7 +21,7 @@ export const fitsSheet = verdict({
     }
     return {
       head: 'It does not fit the sheet',
-      why: `${figure(sheetRoom)} beyond the margin at its worst edge: the beam would leave the sheet.`,
+      why: `It is ${figure(sheetRoom)} at its worst edge, margin counted: the beam would leave the sheet.`,
       next: { words: 'Move it, or take a larger sheet', part: 'work/order', fact: 'work.sheetWidth' },
     }
   },
@@ -36,7 +36,7 @@ export const fitsTravel = verdict({
   stopBelow: 0,
   say: ({ mark, args: [letter], figure }) => {
     if (mark === 'good')
-      return { head: `Within the travel of ${letter}`, why: `${figure(travelRoom, letter)} are left, run-out counted.` }
+      return { head: `Within the travel of ${letter}`, why: `There is ${figure(travelRoom, letter)}, run-out counted.` }
     if (mark === 'unknown') {
       return {
         head: `Within the travel of ${letter}?`,
@@ -46,7 +46,7 @@ export const fitsTravel = verdict({
     }
     return {
       head: `Leaves the travel of ${letter}`,
-      why: `${figure(travelRoom, letter)} at its worst end: scan lines run out beyond what they burn.`,
+      why: `It is ${figure(travelRoom, letter)} at its worst end: scan lines run out beyond what they burn.`,
       next: {
         words: 'Move the sheet, or scan slower',
         part: 'work/order',
@@ -124,7 +124,10 @@ export const litEnough = verdict({
     const name = word(`work.pieces.${pieceId}.name`)
     const way = word(`work.pieces.${pieceId}.ways.${wayId}.drawn`)
     if (mark === 'good')
-      return { head: `${name}, ${way}: light enough`, why: `${figure(lightRoom, pieceId, wayId)} above where the light begins.` }
+      return {
+        head: `${name}, ${way}: light enough`,
+        why: `Against where the light begins its power is ${figure(lightRoom, pieceId, wayId)}.`,
+      }
     if (mark === 'unknown') {
       return {
         head: `Is there light for ${name}, ${way}?`,
@@ -134,7 +137,7 @@ export const litEnough = verdict({
     }
     return {
       head: `No light for ${name}, ${way}`,
-      why: `Its power is ${figure(lightRoom, pieceId, wayId)} from where the light begins.`,
+      why: `Against where the light begins its power is ${figure(lightRoom, pieceId, wayId)}.`,
       next: { words: 'Give it more power', part: 'work/order', thing: `work.pieces.${pieceId}` },
     }
   },

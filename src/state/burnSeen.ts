@@ -4,6 +4,7 @@ import { shownNumber } from '../core/bench'
 import { bareToneOf, cardCells, USUAL_BARE, USUAL_LAW, type CardShape } from '../core/burn'
 import { curvePoints, outOfFocus, rayleigh, waist } from '../core/calibrate'
 import { machineLimits, type Bench } from '../core/document'
+import { lightFollows } from '../core/electrical'
 import { layoutCard, middleSpeed, toneLaw } from '../core/testcard'
 import { refused, type Outcome } from '../core/units'
 import type { BurnAsk, BurnWorker } from '../workers/burn.worker'
@@ -120,6 +121,7 @@ export function burningOn(
       shares: sorted.map((it) => it.share),
       watts: sorted.map((it) => (it.watts * watts) / most),
       pulsesHz: null,
+      followsSpeed: lightFollows(bench.output.card.manner, bench.electrical.followsSpeed.chosen),
       onDelay: delays.onDelay ?? 0,
       offDelay: delays.offDelay ?? 0,
     },

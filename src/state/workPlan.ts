@@ -5,7 +5,8 @@ import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
 import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { FileRow } from '../data'
-import { burningOf, kerfNow, pictureTones, type Saving } from '../core/work'
+import { burningOf, followsOnBench, kerfNow, pictureTones, type Saving } from '../core/work'
+import { waist } from '../core/calibrate'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
 import { delaysOf } from './cards'
 import { engineOf } from './evaluate'
@@ -129,6 +130,12 @@ function lateness(bench: Bench): Pick<PlanAsk['machine'], 'onDelay' | 'offDelay'
   return { onDelay: onDelay ?? 0, offDelay: offDelay ?? 0 }
 }
 
+/** Mean radius of the spot, mm; null while it is not known. */
+function spotRadius(engine: ReturnType<typeof engineOf>): number | null {
+  const [x, y] = (['x', 'y'] as const).map((axis) => shownNumber(engine.value(waist, axis).result))
+  return x == null || y == null ? null : (x + y) / 2
+}
+
 /** What the worker has to know of an order. @returns What is missing, with where it is entered. */
 function askOf(bench: Bench): Outcome<PlanAsk> {
   const { work, burns } = bench
@@ -184,6 +191,7 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
           : null,
       clamps: Object.values(work.clamps).sort((p, q) => p.order - q.order),
       card,
+      unevenBelow: followsOnBench(bench) ? null : spotRadius(engine),
     },
   }
 }

@@ -7,6 +7,7 @@ import {
   changesToTry,
   clampHits,
   cutsOnBars,
+  darkPlaces,
   drawnAlike,
   hullOf,
   layOut,
@@ -15,10 +16,12 @@ import {
   summariesOf,
   tasksOf,
   timeOfWork,
+  unsteadyOn,
   wayData,
   withChange,
   type Bars,
   type Clamp,
+  type DarkPlace,
   type OnBars,
   type LaidOut,
   type Work,
@@ -28,6 +31,7 @@ import {
   type Saving,
   type Source,
   type TimeOfWork,
+  type Unsteady,
   type WaySummary,
   type WayToBurn,
 } from '../core/work'
@@ -60,6 +64,8 @@ export interface PlanAsk {
   /** Bars beneath the sheet; null where there are none. */
   readonly bars: Bars | null
   readonly card: OutputCard
+  /** Radius of the spot, mm; null while it is not known, or where the light follows the speed. */
+  readonly unevenBelow: number | null
 }
 
 /** A work order as a program. */
@@ -78,6 +84,10 @@ export interface PlannedProgram {
   readonly hull: readonly { readonly x: number; readonly y: number }[]
   /** Cuts along bars, mm on the machine; null without bars. */
   readonly onBars: OnBars | null
+  /** Where more than twice the light of a line falls: the worst of them, mm on the machine, and how many there are. */
+  readonly dark: { readonly places: readonly DarkPlace[]; readonly count: number }
+  /** Freed pieces that the bars do not hold level, mm on the machine. */
+  readonly unsteady: readonly Unsteady[]
   /** Where it is cut through: path data, mm on the machine. */
   readonly cuts: string
   /** The way of the head, for a look at any moment: where it is, mm, when, s, and whether it comes there in the light. */
@@ -97,6 +107,8 @@ export interface WorkWorker {
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
 }
 
+/** Places that are too dark and are shown, at most. */
+const MOST_DARK = 400
 /** Side of a picture that is shown, px. */
 const SHOWN = 900
 
@@ -173,8 +185,8 @@ function secondsOf(pieces: readonly PieceToBurn[], { sheet, machine, kerf, withi
 
 function programOf(
   text: string,
-  { ways, fills, findings, cuts }: PlannedWork,
-  { machine, clamps, sheet, bars }: PlanAsk,
+  { ways, fills, findings, cuts, freed }: PlannedWork,
+  { machine, clamps, sheet, bars, unevenBelow }: PlanAsk,
   said: readonly Finding[],
 ): Outcome<PlannedProgram> {
   const { moves } = readProgram(text)
@@ -194,6 +206,7 @@ function programOf(
   }
   const { bounds, burntBounds, burntLength, seconds, lines } = survey
   const time = timeOfWork(moves, plan)
+  const dark = unevenBelow === null ? [] : darkPlaces(moves, plan, unevenBelow, { onDelay: machine.onDelay })
   const value = {
     text,
     lines,
@@ -205,7 +218,9 @@ function programOf(
     ways,
     fills,
     findings: [...clampHits(track, clamps, sheet), ...findings, ...said],
+    unsteady: bars === null ? [] : unsteadyOn({ ...bars, first: bars.first + (bars.along === 'x' ? sheet.y : sheet.x) }, freed),
     hull: hullAround(track),
+    dark: { places: dark.slice(0, MOST_DARK), count: dark.length },
     onBars:
       bars === null
         ? null

@@ -27,7 +27,7 @@ import { si, toMaths } from '../tex'
 const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'what is summed, counted or chosen stands in lists of the bench, not in symbols': [
     ...['work.kerfNow', 'work.edgeRoom', 'work.travelRoom', 'work.lightRoom', 'work.burningSeconds', 'work.pictureTones'],
-    ...['work.cutChance', 'work.underMargin'],
+    ...['work.cutChance', 'work.underMargin', 'work.endLight', 'work.evenUpTo', 'work.signalPeriods'],
     ...['plan.openWork', 'plan.ownHours', 'plan.spent', 'plan.toSpend', 'plan.unordered', 'plan.criticalPath', 'plan.stockLeft'],
     ...[
       'plan.materialsMargin',

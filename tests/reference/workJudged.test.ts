@@ -146,7 +146,7 @@ function planned(bench: Bench) {
 describe('figures of an order against its program, planned and read back', () => {
   it('never say more room than there is, on the sheet and within the travel, nor more time than is needed', () => {
     const random = seeded(77)
-    for (let k = 0; k < 40; k++) {
+    for (let at = 0; at < 40; at++) {
       const change = {
         x: between(random, 3, 60),
         y: between(random, 3, 60),
@@ -169,19 +169,19 @@ describe('figures of an order against its program, planned and read back', () =>
         left + work.sheetWidth.value! - burntBounds!.maxX,
         bottom + work.sheetHeight.value! - burntBounds!.maxY,
       )
-      expect(number(sheetRoom), `order ${k}`).toBeLessThanOrEqual(onSheet - work.margin.value! + 0.01)
+      expect(number(sheetRoom), `order ${at}`).toBeLessThanOrEqual(onSheet - work.margin.value! + 0.01)
       // Away from zero and back to it the head goes anyway: what counts is the far end.
       for (const letter of ['X', 'Y'] as const) {
         const id = axisIds(bench).find((it) => bench.motion.axes[it]!.letter === letter)!
         const far = bench.motion.axes[id]!.travel.value! - (letter === 'X' ? bounds!.maxX : bounds!.maxY)
-        expect(shownNumber(engine.value(travelRoom, letter).result), `order ${k}, ${letter}`).toBeLessThanOrEqual(far + 0.01)
+        expect(shownNumber(engine.value(travelRoom, letter).result), `order ${at}, ${letter}`).toBeLessThanOrEqual(far + 0.01)
       }
       const { moves } = readProgram(text)
       const plan = planMoves(moves, limits)
       let lit = 0
       for (let i = 0; i < moves.count; i++) if (isLit(moves, i)) lit += (plan.length[i] as number) / (moves.feed[i] as number)
       const least = number(burningSeconds)
-      expect(least, `order ${k}`).toBeLessThanOrEqual(plan.totalSeconds)
+      expect(least, `order ${at}`).toBeLessThanOrEqual(plan.totalSeconds)
       // Kerf and tabs move it a little; an area that is added up coarsely too.
       expect(least / lit).toBeGreaterThan(0.93)
       expect(least / lit).toBeLessThan(1.07)

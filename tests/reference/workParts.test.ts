@@ -246,7 +246,7 @@ describe('the stand-in’s bed from above', () => {
     pitch: 0.1,
     columns: 40,
     rows: 30,
-    y: Float32Array.from({ length: 1200 }, (_, k) => (k % 40 < 20 ? 0.1 : 0.9)),
+    y: Float32Array.from({ length: 1200 }, (_, at) => (at % 40 < 20 ? 0.1 : 0.9)),
   }
   const box = { left: 8, bottom: 18, right: 16, top: 26 }
   it('shows each place where it lies, rows from the top, the mean of what is under a pixel, bare elsewhere', () => {

@@ -73,7 +73,7 @@ export function burnDose(job: BurnJob, grid: DoseGrid, onProgress: (share: numbe
     const to = { x: moves.x[i] as number, y: moves.y[i] as number }
     const before = lamp.seconds
     const glow = lamp.next(commandedShare(moves, i, light.fullS), plan.seconds[i] as number)
-    if (glow !== null) writer.burn(wayOf(moves, i, from, to), timingOf(plan, i), glow, before)
+    if (glow !== null) writer.burn(wayOf(moves, i, from, to), timingOf(plan, i), glow, before, moves.feed[i] as number)
     from = to
     if (i % REPORT_EVERY === 0 && !onProgress(i / moves.count)) return null
   }
@@ -180,18 +180,19 @@ class DoseWriter {
     this.reach = 4 * Math.max(...[beam.x, beam.y].map((it) => radiusAt(it, this.furthest())))
   }
 
-  burn({ at, box }: Way, timing: Timing, { from, to, share }: Glow, clock: number): void {
+  /** @param clock When the move begins, s. @param feed Speed that was commanded for it, mm/s. */
+  burn({ at, box }: Way, timing: Timing, { from, to, share }: Glow, clock: number, feed: number): void {
     if (!this.meets(box)) return
     const { light, passes } = this.job
-    const watts = wattsAt(light, share)
-    if (!(watts > 0)) return
-    const energy =
-      light.pulsesHz === null
-        ? (a: number, b: number): number => watts * (b - a)
-        : (a: number, b: number): number =>
-            (watts / share) *
-            (pulsedSeconds(clock + b, light.pulsesHz as number, share) -
-              pulsedSeconds(clock + a, light.pulsesHz as number, share))
+    if (!(wattsAt(light, share) > 0)) return
+    const follows = light.followsSpeed === true && timing.length > 0
+    /** Joules between two times of the move, over so much of its way. */
+    const energy = (a: number, b: number, way: number): number => {
+      const now = follows && b > a ? share * Math.min(1, way / (b - a) / feed) : share
+      const watts = wattsAt(light, now)
+      if (light.pulsesHz === null || !(now > 0)) return watts * (b - a)
+      return (watts / now) * (pulsedSeconds(clock + b, light.pulsesHz, now) - pulsedSeconds(clock + a, light.pulsesHz, now))
+    }
     const [s0, s1] = [wayAfter(timing, from), wayAfter(timing, to)]
     const pieces = Math.max(1, Math.ceil((s1 - s0) / this.step))
     let before = from
@@ -199,7 +200,7 @@ class DoseWriter {
       const end = k + 1 === pieces ? to : secondsAfter(timing, s0 + ((s1 - s0) * (k + 1)) / pieces)
       const middle = s0 + ((s1 - s0) * (k + 0.5)) / pieces
       const { x, y } = at(timing.length > 0 ? middle / timing.length : 0)
-      const joules = energy(before, end)
+      const joules = energy(before, end, (s1 - s0) / pieces)
       if (joules > 0) this.stamp(x, y, joules * passes)
       before = end
     }

@@ -9,6 +9,8 @@ export interface LightLaw {
   readonly watts: readonly number[]
   /** Pulses a second where the light follows the signal's; null: it is even. */
   readonly pulsesHz: number | null
+  /** Whether the light of a line follows the speed of the head, against the speed that was commanded; without it: constant. */
+  readonly followsSpeed?: boolean
   /** Seconds by which light comes and goes behind its word. */
   readonly onDelay: number
   readonly offDelay: number

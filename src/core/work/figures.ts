@@ -30,7 +30,7 @@ function burntOf(view: View<WorkBench>): readonly Burnt[] {
 }
 
 /** Ways that are burnt, of one kind. */
-const waysThat = (...does: readonly Way['does'][]) =>
+export const waysThat = (...does: readonly Way['does'][]) =>
   subjectOf<WorkBench>()(`way that is burnt (${does.join(', ')})`, ({ work }): [pieceId: string, wayId: string][] =>
     Object.entries(work.pieces).flatMap(([pieceId, { ways, isIn }]) =>
       isIn === 'no'
@@ -44,7 +44,7 @@ export const aCutWay = waysThat('cut')
 export const aBurntWay = waysThat('cut', 'part', 'mark', 'fill')
 
 /** A way with its piece. @throws {NotYet} where it was taken out. */
-function wayOf(view: View<WorkBench>, pieceId: string, wayId: string): Pick<Burnt, 'piece' | 'way'> {
+export function wayOf(view: View<WorkBench>, pieceId: string, wayId: string): Pick<Burnt, 'piece' | 'way'> {
   const piece = view.rows(({ work }) => work.pieces[pieceId])
   const way = piece?.ways[wayId]
   if (piece === undefined || way === undefined) throw new NotYet('it was taken out of the work order')
@@ -52,7 +52,7 @@ function wayOf(view: View<WorkBench>, pieceId: string, wayId: string): Pick<Burn
 }
 
 /** What it is burnt with, as the book has it now. */
-function settingOfWay(view: View<WorkBench>, way: Way) {
+export function settingOfWay(view: View<WorkBench>, way: Way) {
   const material = view.rows(({ work }) => work.material)
   const settings = view.rows(({ burns }) => burns.materials[material]?.settings ?? {})
   return burningOf({ material }, { [material]: { settings } }, way)

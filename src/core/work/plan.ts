@@ -9,6 +9,7 @@ import { leadTo } from './leads'
 import { boundByApart } from './oneTree'
 import { forestOf } from './rings'
 import type { OutlineTask, Task } from './task'
+import { freedBy, type Freed } from './tilting'
 import { tourOf, type Stop, type Visit } from './tour'
 import { litWays, stepsAlong } from './wayOut'
 
@@ -35,6 +36,8 @@ export interface PlannedWork {
   readonly findings: readonly Finding[]
   /** Where it is cut through, as places. */
   readonly cuts: readonly (readonly Point[])[]
+  /** What the cuts free. */
+  readonly freed: readonly Freed[]
 }
 
 /**
@@ -51,7 +54,7 @@ export function planWork(job: WorkJob, polygons: Polygons): PlannedWork {
     if (task.does === 'picture') writer.fill(planPicture(task, job.machine), task.setting.passes, task.setting.focus)
   }
   for (const does of ['mark', 'part', 'cut'] as const) writer.lines(contours.filter((it) => it.task.does === does))
-  return writer.done([...findings, ...(job.hasZ ? [] : heightsByHand(job.tasks))])
+  return { ...writer.done([...findings, ...(job.hasZ ? [] : heightsByHand(job.tasks))]), freed: freedBy(contours) }
 }
 
 /** Heights that a setting wants of a head that no program moves. */
@@ -142,7 +145,7 @@ class WorkWriter {
     }
   }
 
-  done(said: readonly Finding[]): PlannedWork {
+  done(said: readonly Finding[]): Omit<PlannedWork, 'freed'> {
     // What holds for every copy is said once.
     const findings = [...new Map(said.map((it) => [it.message, it])).values()]
     this.lift(0)

@@ -13,6 +13,7 @@ import {
 } from '../../ui'
 import { BurntSheet } from './BurntSheet'
 import { useMoment } from './chosenPiece'
+import { FaultMarks } from './FaultMarks'
 import { extentOf, sheetBox, travelOf } from './orderShapes'
 import { PieceDrawing } from './PieceDrawing'
 import { HeadAt, Scrub } from './Scrub'
@@ -109,6 +110,7 @@ function Drawing({ bench }: { readonly bench: Bench }) {
       {pieces.map(([id, piece]) => (
         <PieceDrawing key={id} id={id} piece={piece} corner={sheet} />
       ))}
+      <FaultMarks />
       <DimensionDrawing {...lines.x} />
       <DimensionDrawing {...lines.y} />
       {frame.width > 560 && <ScaleBar right={frame.width - 8} bottom={frame.height} />}

@@ -3,6 +3,7 @@ import type { Finding } from '../../core/units'
 import { burningSeconds, kerfNow, sheetRoom } from '../../core/work'
 import { useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
 import { FactLink, FigureRow, Findings, Panel, Side } from '../../ui'
+import { Faults } from './Faults'
 import { Savings } from './Savings'
 import { TimeOfOrder } from './TimeOfOrder'
 import { WorkOut } from './WorkOut'
@@ -26,6 +27,7 @@ export function OrderSide() {
           </p>
         )}
         {program !== null && <TimeOfOrder program={program} isPlanning={isPlanning} />}
+        {program !== null && <Faults program={program} />}
         {program !== null && <Savings program={program} />}
         {/* What bars the program stands where it would leave. */}
         <Found findings={[...findings.filter((it) => program === null || it.severity === 'warning'), ...burnt]} />

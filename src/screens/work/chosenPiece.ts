@@ -1,6 +1,13 @@
 import { create } from 'zustand'
 
-const useChosen = create<{ readonly piece: string | null; readonly at: number | null }>()(() => ({ piece: null, at: null }))
+interface Chosen {
+  readonly piece: string | null
+  readonly at: number | null
+  /** Whether all places that are too dark are ringed; null: where they are few. */
+  readonly ringed: boolean | null
+}
+
+const useChosen = create<Chosen>()(() => ({ piece: null, at: null, ringed: null }))
 
 /** The piece that is brought out, between plate and what is given. */
 export function useChosenPiece(): string | null {
@@ -20,4 +27,17 @@ export function useMoment(): number | null {
 /** Looks at a moment of the burn. */
 export function lookAtMoment(at: number | null): void {
   useChosen.setState({ at })
+}
+
+/** More dark places than this are ringed only when asked for. */
+const FEW = 40
+
+/** Whether places that are too dark are ringed on the plate. */
+export function useRinged(count: number): boolean {
+  return useChosen((it) => it.ringed) ?? count <= FEW
+}
+
+/** Rings places that are too dark, or leaves them. */
+export function ringDark(ringed: boolean): void {
+  useChosen.setState({ ringed })
 }

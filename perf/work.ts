@@ -12,6 +12,7 @@ import {
   oneTreeBound,
   pictureTones,
   planWork,
+  sheetsOf,
   tasksOf,
   tourOf,
   type PieceToBurn,
@@ -117,7 +118,7 @@ function planDemo(bench: Bench, files: BenchBundle['files']) {
   const trial = newestTrial(bench.calibrate.trials, 'delay')
   const late = (def: typeof onDelay): number => (trial === null ? 0 : (shownNumber(engine.value(def, trial).result) ?? 0))
   const machine: ScanMachine = { limits, onDelay: late(onDelay), offDelay: late(offDelay), bothWays: true, backShift: 0 }
-  const tasks = tasksOf(pieces, { x: work.sheetX.value ?? 0, y: work.sheetY.value ?? 0 })
+  const tasks = tasksOf(pieces, sheetsOf(work))
   const hasZ = axisIds(bench).some((id) => bench.motion.axes[id]?.letter === 'Z')
   const { steps } = planWork({ tasks, machine, kerf: 0.15, within: 0.01, start: { x: 0, y: 0 }, hasZ }, polygons)
   return { steps, machine }

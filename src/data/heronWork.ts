@@ -53,7 +53,7 @@ export const HERON_DRAWN = {
     outlines: 0,
     closed: 0,
     length: 0,
-    area: 288,
+    area: 63.96811609943293,
     left: 0,
     bottom: 0,
     right: 18,

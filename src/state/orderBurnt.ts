@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink'
 import { create } from 'zustand'
 import type { Bench } from '../core/document'
-import { burnLikeness } from '../core/work'
+import { burnLikeness, sheetsOf } from '../core/work'
 import type { BurnSeen } from '../workers/burn.worker'
 import type { PlannedProgram } from '../workers/work.worker'
 import { bedFromAbove } from './machine'
@@ -37,14 +37,13 @@ const FINE = 0.06
 /** Burns a planned order into a map of dose and shows it on the sheet. @param perMm Cells to a millimetre that are looked at. */
 export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm: number): Promise<void> {
   const { work } = bench
-  const [left, bottom] = [work.sheetX.value ?? 0, work.sheetY.value ?? 0]
   const [width, height] = [work.sheetWidth.value, work.sheetHeight.value]
   const bounds = program.burntBounds
   if (bounds === null) return
   const box =
     width === null || height === null
       ? { left: bounds.minX - 3, bottom: bounds.minY - 3, right: bounds.maxX + 3, top: bounds.maxY + 3 }
-      : { left, bottom, right: left + width, top: bottom + height }
+      : boxOfSheets(sheetsOf(work), width, height)
   const ask = burningOn(bench, work.material, delaysOf(bench))
   if (!ask.ok) {
     useOrderBurnt.setState({ said: ask.findings, share: null })
@@ -76,6 +75,12 @@ export async function seeOrderBurnt(bench: Bench, program: PlannedProgram, perMm
     // One that was overtaken says nothing of the one that is burnt now.
     if (mine === burns) useOrderBurnt.setState({ share: null })
   }
+}
+
+/** The box around sheets by their lower left corners, mm. */
+function boxOfSheets(corners: readonly { readonly x: number; readonly y: number }[], width: number, height: number): Box {
+  const [xs, ys] = [corners.map((it) => it.x), corners.map((it) => it.y)]
+  return { left: Math.min(...xs), bottom: Math.min(...ys), right: Math.max(...xs) + width, top: Math.max(...ys) + height }
 }
 
 /** Counts burns: only the last is shown. */

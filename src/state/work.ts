@@ -202,6 +202,78 @@ export function setScans(scans: Work['scans']): Told {
   return editBench('how lines are scanned', (bench) => setAt(bench, 'work.scans', scans))
 }
 
+/** Says in which order lines are burnt, or how far the next is kept from the last one's heat, mm. @returns What stands in the way. */
+export function setSequence(part: Partial<Pick<Work, 'sequence' | 'apart'>>): Told {
+  if (part.apart !== undefined && !(part.apart >= 0 && part.apart <= 500)) return told('The distance from heat is 0 to 500 mm.')
+  return editBench('the order of lines', (bench) => ({ ...bench, work: { ...bench.work, ...part } }))
+}
+
+/** Puts a piece one place earlier in the list, or what is done with one of its parts. */
+export function putEarlier(pieceId: string, wayId: string | null = null): Told {
+  return editBench('the order in the list', (bench) => {
+    const path = wayId === null ? 'work.pieces' : `work.pieces.${pieceId}.ways`
+    const all: Readonly<Record<string, { readonly order: number }>> =
+      wayId === null ? bench.work.pieces : (bench.work.pieces[pieceId]?.ways ?? {})
+    const ids = Object.keys(all).sort((p, q) => (all[p]?.order ?? 0) - (all[q]?.order ?? 0))
+    const at = ids.indexOf(wayId ?? pieceId)
+    const [own, before] = [ids[at], ids[at - 1]]
+    if (own === undefined || before === undefined) return bench
+    const [mine, other] = [all[own]?.order ?? 0, all[before]?.order ?? 0]
+    return setAt(setAt(bench, `${path}.${own}.order`, other), `${path}.${before}.order`, mine)
+  })
+}
+
+/** What of an order says where sheets lie and how many, but for facts. */
+type Placing = Pick<
+  Work,
+  'placedBy' | 'fenceLong' | 'fenceHigh' | 'layPower' | 'laySpeed' | 'placeColumns' | 'placeRows' | 'placeStepX' | 'placeStepY'
+>
+
+const PLACING_RANGES: Readonly<Partial<Record<keyof Placing, Range>>> = {
+  fenceLong: ['The line along X', 1, 5000, 'mm'],
+  fenceHigh: ['The line along Y', 1, 5000, 'mm'],
+  layPower: ['The power', 0.001, 1, '%', 100],
+  laySpeed: ['The speed', 0.01, 5000, 'mm/s'],
+  placeColumns: ['The number of places across', 1, 50],
+  placeRows: ['The number of places up', 1, 50],
+  placeStepX: ['The distance of places across', 1, 5000, 'mm'],
+  placeStepY: ['The distance of places up', 1, 5000, 'mm'],
+}
+
+/** Says where sheets lie, or how many blanks there are. @returns What stands in the way. */
+export function setPlacing(part: Partial<Placing>): Told {
+  const wrong = wrongIn(part, PLACING_RANGES)
+  if (wrong !== null) return told(wrong)
+  return editBench('where sheets lie', ({ work, ...bench }) => ({
+    ...bench,
+    work: { ...work, ...clearSteps(work, part), ...part },
+  }))
+}
+
+/** Blanks that are laid side by side for the first time do not lie over one another. */
+function clearSteps(work: Work, { placeColumns, placeRows }: Partial<Placing>): Partial<Placing> {
+  const [width, height] = [work.sheetWidth.value ?? 0, work.sheetHeight.value ?? 0]
+  return {
+    ...(work.placeColumns === 1 && (placeColumns ?? 1) > 1 && work.placeStepX < width ? { placeStepX: width + CLEAR } : {}),
+    ...(work.placeRows === 1 && (placeRows ?? 1) > 1 && work.placeStepY < height ? { placeStepY: height + CLEAR } : {}),
+  }
+}
+
+/** Leaves a place out this time, or takes it in again. */
+export function setPlace(id: string, isIn: boolean): Told {
+  return editBench('a place for a blank', (bench) =>
+    setAt(bench, `work.placesOut.${id}`, isIn ? undefined : { order: 1 + Object.keys(bench.work.placesOut).length }),
+  )
+}
+
+/** Writes down where the lines of the fence were burnt. */
+export function keepFence(): Told {
+  return editBench('the lines of the fence', ({ work, ...bench }) => {
+    const [fenceBurntX, fenceBurntY] = [work.fenceX.value ?? 0, work.fenceY.value ?? 0]
+    return { ...bench, work: { ...work, fenceBurnt: 'yes' as const, fenceBurntX, fenceBurntY } }
+  })
+}
+
 /** Says what the sheet lies on, or how its bars lie. @returns What stands in the way. */
 export function setUnder(part: Partial<Pick<Work, 'under' | 'barsAlong' | 'barsFirst' | 'barsStep' | 'barsWidth'>>): Told {
   return editBench('what the sheet lies on', (bench) => ({ ...bench, work: { ...bench.work, ...part } }))

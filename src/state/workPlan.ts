@@ -5,7 +5,7 @@ import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
 import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { FileRow } from '../data'
-import { burningOf, followsOnBench, kerfNow, pictureTones, type Saving } from '../core/work'
+import { burningOf, cornerOf, followsOnBench, kerfNow, pictureTones, sheetsOf, type Saving } from '../core/work'
 import { waist } from '../core/calibrate'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
 import { delaysOf } from './cards'
@@ -143,6 +143,9 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
     .filter(([, it]) => it.isIn === 'yes' && Object.values(it.ways).some((way) => way.does !== 'leave'))
     .sort(([, p], [, q]) => p.order - q.order)
   if (pieces.length === 0) return { ok: false, findings: [] }
+  const sheets = sheetsOf(work)
+  if (sheets.length === 0)
+    return refused('no-blank', 'All places are left out: say under the drawing which of them have a blank.')
   const engine = engineOf(bench)
   const limits = machineLimits(engine)
   if (limits === null) {
@@ -180,7 +183,10 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
             toning: piece.kind === 'picture' ? toningOf(id, wayId) : null,
           })),
       })),
-      sheet: { x: work.sheetX.value ?? 0, y: work.sheetY.value ?? 0 },
+      sheet: cornerOf(work),
+      sheets,
+      sequence: work.sequence,
+      apart: work.apart,
       machine: { limits, ...lateness(bench), bothWays: work.scans === 'both', backShift: 0 },
       kerf: Math.max(0, kerf),
       within: work.tolerance.value ?? 0.01,

@@ -14,6 +14,7 @@ import {
   pathDataOf,
   planWork,
   summariesOf,
+  summaryOfPicture,
   tasksOf,
   timeOfWork,
   unsteadyOn,
@@ -34,6 +35,7 @@ import {
   type Unsteady,
   type WaySummary,
   type WayToBurn,
+  type WorkJob,
 } from '../core/work'
 import { readArtwork } from '../data/artworkFile'
 import { polygons } from '../data/polygons'
@@ -55,7 +57,11 @@ export interface Taken {
 /** What is to be planned: pieces in their order, their files by print. */
 export interface PlanAsk {
   readonly pieces: readonly { readonly id: string; readonly piece: Piece; readonly ways: readonly WayToBurn[] }[]
+  /** Lower left corner of the first sheet, from which clamps and bars are counted, and those of all that are burnt; mm. */
   readonly sheet: { readonly x: number; readonly y: number }
+  readonly sheets: readonly { readonly x: number; readonly y: number }[]
+  readonly sequence: Work['sequence']
+  readonly apart: number
   readonly machine: ScanMachine
   readonly kerf: number
   readonly within: number
@@ -162,25 +168,28 @@ const api: WorkWorker = {
       return refused('no-file', `The file of ${names} is not here. Choose it again.`)
     }
     const pieces = ask.pieces.map((it) => ({ ...it, source: sources.get(prints[it.id] ?? '') as Source }))
-    const { machine, kerf, within, hasZ, card } = ask
     let planned: PlannedWork
     try {
-      planned = planWork({ tasks: tasksOf(pieces, ask.sheet), machine, kerf, within, hasZ, start: { x: 0, y: 0 } }, polygons)
+      planned = planWork(jobOf(pieces, ask), polygons)
     } catch (error) {
       if (!(error instanceof RangeError)) throw error
       return refused('out-of-range', `The order cannot be planned: ${error.message}.`)
     }
-    const written = writeProgram(planned.steps, card)
+    const written = writeProgram(planned.steps, ask.card)
     if (!written.ok) return written
     return programOf(written.value, planned, ask, written.findings)
   },
 }
 
+function jobOf(pieces: readonly PieceToBurn[], ask: PlanAsk): WorkJob {
+  const { sheets, machine, kerf, within, hasZ, sequence, apart } = ask
+  return { tasks: tasksOf(pieces, sheets), machine, kerf, within, hasZ, sequence, apart, start: { x: 0, y: 0 } }
+}
+
 /** Seconds that an order takes. */
-function secondsOf(pieces: readonly PieceToBurn[], { sheet, machine, kerf, within, hasZ, card }: PlanAsk): number {
-  const { steps } = planWork({ tasks: tasksOf(pieces, sheet), machine, kerf, within, hasZ, start: { x: 0, y: 0 } }, polygons)
-  const written = writeProgram(steps, card)
-  return written.ok ? planMoves(readProgram(written.value).moves, machine.limits).totalSeconds : Infinity
+function secondsOf(pieces: readonly PieceToBurn[], ask: PlanAsk): number {
+  const written = writeProgram(planWork(jobOf(pieces, ask), polygons).steps, ask.card)
+  return written.ok ? planMoves(readProgram(written.value).moves, ask.machine.limits).totalSeconds : Infinity
 }
 
 function programOf(
@@ -283,19 +292,7 @@ async function takePicture(print: string, bytes: Uint8Array, name: string, perMm
   sources.set(print, { kind: 'picture', picture })
   // Without a resolution ten pixels are taken to be a millimetre.
   const [width, height] = [picture.width / (perMm ?? 10), picture.height / (perMm ?? 10)]
-  const way: WaySummary = {
-    key: 'picture',
-    drawn: 'picture',
-    outlines: 0,
-    closed: 0,
-    length: 0,
-    area: width * height,
-    left: 0,
-    bottom: 0,
-    right: width,
-    top: height,
-    does: 'fill',
-  }
+  const way = summaryOfPicture(picture, width, height)
   const value: Taken = { kind: 'picture', width, height, hasUnits: perMm !== null, ways: [way], findings: [], paths: {}, shown }
   return Comlink.transfer({ ok: true as const, value, findings: [] }, [shown])
 }

@@ -20,6 +20,7 @@ import {
   layOut,
   sizeOfPiece,
   summariesOf,
+  summaryOfPicture,
   tasksOf,
   timeOfWork,
   tonedBy,
@@ -70,7 +71,13 @@ describe('files of a general drawing tool', () => {
         expect(Buffer.from(digest).toString('hex')).toBe(piece.print)
         expect(Buffer.from(file.bytes).equals(Buffer.from(fixture(file.name)))).toBe(true)
         const source = sourceOf(file.name)
-        if (source.kind === 'picture') continue
+        if (source.kind === 'picture') {
+          const linear = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4)
+          const picture = { ...source.picture, luminance: Float32Array.from(source.picture.luminance, linear) }
+          const [way] = Object.values(piece.ways)
+          expect(way!.area).toBeCloseTo(summaryOfPicture(picture, piece.width, piece.height).area, 4)
+          continue
+        }
         const read = summariesOf(source.drawing)
         const ways = Object.values(piece.ways).sort((p, q) => p.order - q.order)
         expect(ways.map(({ key, drawn, outlines, closed }) => ({ key, drawn, outlines, closed }))).toEqual(
@@ -185,7 +192,7 @@ describe('placing', () => {
       [-30, 'yes'],
     ] as const) {
       const placed = { ...picture!, turn, mirrored, columns: 1, rows: 1, spots: {} }
-      const [task] = tasksOf([{ id: 'p', piece: placed, source: sourceOf('seed-head.png'), ways }], { x: 100, y: 50 })
+      const [task] = tasksOf([{ id: 'p', piece: placed, source: sourceOf('seed-head.png'), ways }], [{ x: 100, y: 50 }])
       if (task?.does !== 'picture') throw new Error('no picture')
       const corner = (u: number, v: number) => ({
         x: task.x + u * Math.cos(task.turnRad) - v * Math.sin(task.turnRad),
@@ -199,14 +206,14 @@ describe('placing', () => {
       expect(Math.max(...all.map((it) => it.y))).toBeCloseTo(50 + placed.y + height, 6)
       // A copy that was laid out turned is the piece turned further.
       const spots = { a: { order: 0, x: placed.x, y: placed.y, turn: 90 } }
-      const [further] = tasksOf([{ id: 'p', piece: { ...placed, spots }, source: sourceOf('seed-head.png'), ways }], {
-        x: 100,
-        y: 50,
-      })
-      const [same] = tasksOf([{ id: 'p', piece: { ...placed, turn: turn + 90 }, source: sourceOf('seed-head.png'), ways }], {
-        x: 100,
-        y: 50,
-      })
+      const [further] = tasksOf(
+        [{ id: 'p', piece: { ...placed, spots }, source: sourceOf('seed-head.png'), ways }],
+        [{ x: 100, y: 50 }],
+      )
+      const [same] = tasksOf(
+        [{ id: 'p', piece: { ...placed, turn: turn + 90 }, source: sourceOf('seed-head.png'), ways }],
+        [{ x: 100, y: 50 }],
+      )
       if (further?.does !== 'picture' || same?.does !== 'picture') throw new Error('no picture')
       expect(Math.cos(further.turnRad - same.turnRad)).toBeCloseTo(1, 9)
       expect(further.x).toBeCloseTo(same.x, 9)

@@ -8,8 +8,11 @@ import {
   burningSeconds,
   kerfNow,
   leavesTravel,
+  pictureTones,
   planWork,
   sheetRoom,
+  sheetsOf,
+  summaryOfPicture,
   tasksOf,
   travelRoom,
   usualFor,
@@ -134,7 +137,7 @@ function planned(bench: Bench) {
     source: { kind: 'drawing', drawing },
     ways: Object.values(piece.ways).map((way) => ({ way, setting: burningOf(work, burns.materials, way), toning: null })),
   }))
-  const tasks = tasksOf(pieces, { x: work.sheetX.value!, y: work.sheetY.value! })
+  const tasks = tasksOf(pieces, sheetsOf(work))
   const kerf = shownNumber(engine.value(kerfNow).result)!
   const machine = { limits, onDelay: 0, offDelay: 0, bothWays: true, backShift: 0 }
   const { steps } = planWork({ tasks, machine, kerf, within: 0.01, start: { x: 0, y: 0 }, hasZ: false }, polygons)
@@ -185,6 +188,47 @@ describe('figures of an order against its program, planned and read back', () =>
       // Kerf and tabs move it a little; an area that is added up coarsely too.
       expect(least / lit).toBeGreaterThan(0.93)
       expect(least / lit).toBeLessThan(1.07)
+    }
+  })
+})
+
+describe('the least time of a picture', () => {
+  it('is no more than its program takes, whatever it shows and however its greys become burns', () => {
+    const random = seeded(5)
+    const { picture: piece } = bundle.bench.work.pieces
+    for (let at = 0; at < 24; at++) {
+      // Blobs of all greys, from nearly white to black; powers above where the light begins.
+      const [ground, blob] = [random(), random()]
+      const luminance = Float32Array.from({ length: 90 * 80 }, (_, i) => {
+        const inside = Math.hypot((i % 90) - 45, Math.floor(i / 90) - 40) < 25
+        return Math.min(1, Math.max(0, (inside ? blob : ground) + 0.1 * (random() - 0.5)))
+      })
+      const picture = { width: 90, height: 80, luminance }
+      const way = {
+        ...piece!.ways['picture']!,
+        ...summaryOfPicture(picture, 18, 16),
+        toning: (['grey', 'four', 'twelve', 'twelveSharp', 'ordered'] as const)[at % 5]!,
+        power: between(random, 0.25, 1),
+      }
+      const bench = setAt(bundle.bench, 'work.pieces', { picture: { ...piece!, columns: 1, rows: 1, ways: { picture: way } } })
+      const engine = engineFor(bench)
+      const limits = machineLimits(engine)!
+      const toned = engine.value(pictureTones, 'picture', 'picture').result
+      if (!toned.known) throw new Error('no tones')
+      const setting = burningOf(bench.work, bench.burns.materials, way)
+      const own: PieceToBurn = {
+        id: 'picture',
+        piece: bench.work.pieces['picture']!,
+        source: { kind: 'picture', picture },
+        ways: [{ way, setting, toning: toned.value.toning }],
+      }
+      const machine = { limits, onDelay: 0, offDelay: 0, bothWays: true, backShift: 0 }
+      const tasks = tasksOf([own], sheetsOf(bench.work))
+      const { steps } = planWork({ tasks, machine, kerf: 0, within: 0.01, start: { x: 0, y: 0 }, hasZ: false }, polygons)
+      const written = writeProgram(steps, PLAIN_CARD)
+      if (!written.ok) throw new Error('not written')
+      const { totalSeconds } = planMoves(readProgram(written.value).moves, limits)
+      expect(shownNumber(engine.value(burningSeconds).result), `picture ${at}, ${way.toning}`).toBeLessThanOrEqual(totalSeconds)
     }
   })
 })

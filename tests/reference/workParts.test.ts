@@ -30,6 +30,7 @@ const TASK: OutlineTask = {
   name: 'part',
   of: 'part',
   copy: 'one',
+  turn: 0,
   outlines: [],
   fillRule: 'nonzero',
   setting: { power: 0.8, speed: 20, pitch: 0.2, passes: 1, focus: 0 },

@@ -18,6 +18,7 @@ const MACHINE: ScanMachine = {
 const SETTING = { power: 0.8, speed: 20, pitch: 0.2, passes: 1, focus: 0 }
 const base: Omit<OutlineTask, 'outlines' | 'does' | 'name' | 'of'> = {
   copy: 'one',
+  turn: 0,
   fillRule: 'nonzero',
   setting: SETTING,
   side: 'part',

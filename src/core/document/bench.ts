@@ -27,7 +27,7 @@ import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 12
+export const BENCH_VERSION = 13
 
 /** All of one machine: one document. */
 export const benchShape = group({

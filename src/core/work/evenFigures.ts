@@ -3,7 +3,7 @@ import { newestTrial, onDelay, waist } from '../calibrate'
 import { lightFollows, periodsPerDot, type ElectricalBench } from '../electrical'
 import type { BenchCard } from '../gcode'
 import { evenSpeed, lightAtEnd, SEEN } from './evenness'
-import { aBurntWay, settingOfWay, wayOf, waysThat, type WorkBench } from './figures'
+import { aBurntWay, lettersOf, settingOfWay, wayOf, waysThat, type WorkBench } from './figures'
 
 /** What says how even lines come out. */
 export type EvenBench = WorkBench & ElectricalBench & { readonly output: { readonly card: BenchCard } }
@@ -18,7 +18,7 @@ export function followsOnBench({ output, electrical }: Pick<EvenBench, 'output' 
 /** Mean radius of the spot, and the lower acceleration of X and Y. */
 function spotAndMotion(view: View<EvenBench>): { readonly radius: number; readonly acceleration: number } {
   const radius = (view.figure(waist, 'x') + view.figure(waist, 'y')) / 2
-  const axes = view.rows(({ motion }) => Object.fromEntries(Object.entries(motion.axes).map(([id, it]) => [id, it.letter])))
+  const axes = lettersOf(view)
   const ids = Object.keys(axes).filter((id) => axes[id] === 'X' || axes[id] === 'Y')
   return { radius, acceleration: Math.min(...ids.map((id) => view.bench.motion.axes[id]?.acceleration ?? Infinity)) }
 }
@@ -35,7 +35,7 @@ export const endLight = figure({
   doubt: 'nudge',
   work(view, pieceId: string, wayId: string): number {
     const { speed } = settingOfWay(view, wayOf(view, pieceId, wayId).way)
-    const afterOn = view.rows(({ output }) => output.card.afterOn)
+    const afterOn = view.bench.output.card.afterOn
     const waits = afterOn > 0 ? Math.max(0, afterOn - delayOf(view)) : 0
     return lightAtEnd({ speed, waits, ...spotAndMotion(view) })
   },

@@ -2,8 +2,9 @@ import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import { learnCut, lightByPower, triesOfMaterial, type CutBench } from '../burn'
 import { curveThreshold, kerf as kerfOfTrial, newestTrial } from '../calibrate'
 import type { MotionBench } from '../motion'
-import { boxOfWay, copiesOf } from './placing'
+import { boxOfWay, countOf } from './placing'
 import { burningOf } from './burning'
+import { cornerFacts, placesOf } from './fence'
 import type { Piece, Way, WorkSlice } from './slice'
 
 export type WorkBench = CutBench & MotionBench & WorkSlice
@@ -142,6 +143,12 @@ function runOutOf(view: View<WorkBench>, burnt: readonly Burnt[], axisId: string
   return Math.max(...fills.map(({ way }) => settingOfWay(view, way).speed ** 2 / (2 * acceleration)))
 }
 
+/** Letters of the axes, by id. */
+export function lettersOf(view: View<WorkBench>): Readonly<Record<string, string>> {
+  const { axes } = view.bench.motion
+  return Object.fromEntries(Object.keys(axes).map((id) => [id, axes[id]?.letter ?? '']))
+}
+
 export const travelRoom = figure({
   id: 'work.travelRoom',
   of: anAxisOfWork,
@@ -155,13 +162,18 @@ export const travelRoom = figure({
   work(view, letter: string): number {
     const burnt = burntOf(view)
     const box = burntBox(view)
-    const axes = view.rows(({ motion }) => Object.fromEntries(Object.entries(motion.axes).map(([id, it]) => [id, it.letter])))
+    const axes = lettersOf(view)
     const axisId = Object.keys(axes).find((id) => axes[id] === letter)
     if (axisId === undefined) throw new NotYet(`enter the axis ${letter} on Motion`)
     const travel = view.bench.motion.axes[axisId]?.travel
     if (travel === undefined) throw new NotYet(`enter the travel of ${letter}`)
-    const { sheetX, sheetY } = view.bench.work
-    const [low, high] = letter === 'X' ? [box.left + sheetX, box.right + sheetX] : [box.bottom + sheetY, box.top + sheetY]
+    const places = placesOf(view.bench.work).filter((it) => it.isIn)
+    if (places.length === 0) throw new NotYet('say which places have a blank')
+    const facts = cornerFacts(view.bench.work.placedBy)
+    const along = letter === 'X' ? ('x' as const) : ('y' as const)
+    const [corner, ends] = [view.bench.work[facts[along]], places.map((it) => it[along])]
+    const [near, far] = along === 'x' ? [box.left, box.right] : [box.bottom, box.top]
+    const [low, high] = [near + corner + Math.min(...ends), far + corner + Math.max(...ends)]
     const beyond = runOutOf(view, burnt, axisId) + view.figure(kerfNow) / 2
     return Math.min(low - beyond, travel - high - beyond)
   },
@@ -247,7 +259,7 @@ export const burningSeconds = figure({
     return burntOf(view).reduce((sum, { piece, way }) => {
       const { speed, pitch, passes } = settingOfWay(view, way)
       const size = piece.unit * piece.scale
-      const copies = copiesOf(piece).length
+      const copies = countOf(piece) * placesOf(view.bench.work).filter((it) => it.isIn).length
       const long = way.does === 'fill' ? (way.area * size * size) / pitch : way.length * size
       return sum + (copies * passes * long) / speed
     }, 0)

@@ -10,7 +10,9 @@ import { boundByApart } from './oneTree'
 import { forestOf } from './rings'
 import type { OutlineTask, Task } from './task'
 import { freedBy, type Freed } from './tilting'
-import { tourOf, type Stop, type Visit } from './tour'
+import { sequenceOf } from './sequence'
+import type { Work } from './slice'
+import type { Stop, Visit } from './tour'
 import { litWays, stepsAlong } from './wayOut'
 
 /** All that is to be burnt in one go, and with what. */
@@ -25,6 +27,9 @@ export interface WorkJob {
   readonly start: Point
   /** Whether the head moves up and down by program. */
   readonly hasZ: boolean
+  /** Lines in the order of the list, or the quickest; the next one so far from the last one's heat, mm. Without it the quickest. */
+  readonly sequence?: Work['sequence']
+  readonly apart?: number
 }
 
 /** A job as steps, and what is known of it. */
@@ -76,6 +81,8 @@ class WorkWriter {
   private readonly cuts: (readonly Point[])[] = []
   private at: Point
   private height = 0
+  /** Lines that lie nearer to the one before than heat allows. */
+  private near = 0
 
   constructor(private readonly job: WorkJob) {
     this.at = job.start
@@ -94,7 +101,10 @@ class WorkWriter {
   lines(contours: readonly Contour[]): void {
     if (contours.length === 0) return
     const stops = stopsOf(contours)
-    const visits = tourOf(stops, this.at)
+    const { sequence = 'quickest', apart = 0 } = this.job
+    const turns = sequence === 'listed' ? contours.map((it) => it.task.turn) : null
+    const { visits, near } = sequenceOf(stops, this.at, { turns, apart, boxes: contours.map((it) => boxOf(it.places)) })
+    if (near > 0) this.near += near
     this.ways.bound += lengthAtLeast(contours, this.at)
     this.ways.count += contours.length
     visits.forEach((visit, k) => this.contour(contours, visit, visits[k + 1]))
@@ -145,9 +155,17 @@ class WorkWriter {
     }
   }
 
+  private stillNear(): readonly Finding[] {
+    const { near, job } = this
+    if (near === 0) return []
+    const far = sayQuantity(job.apart ?? 0, null, 'mm')
+    const message = `${near} of ${this.ways.count} lines begin nearer than ${far} to the one before: nothing else was left, or what lies inside has to come first.`
+    return [{ code: 'near-heat', severity: 'warning', message }]
+  }
+
   done(said: readonly Finding[]): Omit<PlannedWork, 'freed'> {
     // What holds for every copy is said once.
-    const findings = [...new Map(said.map((it) => [it.message, it])).values()]
+    const findings = [...new Map([...said, ...this.stillNear()].map((it) => [it.message, it])).values()]
     this.lift(0)
     const { x, y } = this.job.start
     if (this.at.x !== x || this.at.y !== y) this.steps.push({ kind: 'rapid', x, y })

@@ -4,6 +4,16 @@ import { DOES } from './task'
 
 const SHEET: Act = { id: 'sheet', words: 'Measure the sheet and where it lies' }
 
+/** Where a fence is laid, as far as all its facts are alike. */
+const FENCE = {
+  act: { id: 'fence', words: 'Lay the fence along its lines' } satisfies Act,
+  quantity: 'length',
+  min: -5000,
+  max: 5000,
+  assume: { value: 20, halfWidth: 0.3, unit: 'mm' },
+  begun: () => false,
+} as const
+
 /** What a sheet may lie on: a closed table, an open honeycomb, bars, a plate of metal. */
 export const UNDER = ['table', 'honeycomb', 'bars', 'plate'] as const
 
@@ -158,6 +168,28 @@ export const workShape = group(
     barsFirst: bare({ min: 0, max: 5000 }, 10),
     barsStep: bare({ above: 0, max: 5000 }, 40),
     barsWidth: bare({ above: 0, max: 500 }, 4),
+    /** In which order lines are burnt, within what has to come first; and how far the next is kept from the last one's heat, mm. */
+    sequence: word(['quickest', 'listed'] as const, 'quickest'),
+    apart: bare({ min: 0, max: 500 }, 0),
+    /** Whether sheets lie where they were measured, or in the corner of a fence. */
+    placedBy: word(['measured', 'fence'] as const, 'measured'),
+    fenceX: fact({ ...FENCE, label: 'Inner corner of the fence from zero, along X' }),
+    fenceY: fact({ ...FENCE, label: 'Inner corner of the fence from zero, along Y' }),
+    /** Lines that locate it, mm, and whether and where they were burnt. */
+    fenceLong: bare({ above: 0, max: 5000 }, 120),
+    fenceHigh: bare({ above: 0, max: 5000 }, 80),
+    fenceBurnt: word(['no', 'yes'] as const, 'no'),
+    fenceBurntX: bare({}, 0),
+    fenceBurntY: bare({}, 0),
+    /** What lines of a fence or a template are burnt with. */
+    layPower: bare({ above: 0, max: 1 }, 0.3),
+    laySpeed: bare({ above: 0, max: 5000 }, 20),
+    /** Blanks side by side, from one to the next, mm, and those that are left out this time. */
+    placeColumns: bare({ whole: true, min: 1, max: 50 }, 1),
+    placeRows: bare({ whole: true, min: 1, max: 50 }, 1),
+    placeStepX: bare({ above: 0, max: 5000 }, 100),
+    placeStepY: bare({ above: 0, max: 5000 }, 100),
+    placesOut: many(group({ order: bare() })),
     clamps: many(clampShape),
     pieces: many(pieceShape),
     kept: many(keptOrderShape),

@@ -27,6 +27,8 @@ export interface OutlineTask {
   readonly name: string
   /** What all copies of it are called, where something is said of them. */
   readonly of: string
+  /** Its turn in the list of pieces and what is done with them. */
+  readonly turn: number
   /** Outlines of one copy of a piece lie in one another: what has the same word here does. */
   readonly copy: string
   readonly outlines: readonly Outline[]

@@ -1,4 +1,4 @@
-import { after, mappedOutline, type Affine, type Drawing } from '../artwork'
+import { after, mappedOutline, type Affine, type Drawing, type Point } from '../artwork'
 import type { Picture } from '../scan'
 import { copiesOf, countOf } from './placing'
 import type { Piece, Way } from './slice'
@@ -26,20 +26,44 @@ export interface PieceToBurn {
 }
 
 /**
- * What a work order comes to on the machine: every way of every copy of every piece. @param sheet Lower left corner of the sheet, mm.
- * @returns Tasks in the order of the pieces. @throws {RangeError} never for a drawing that was read. Valid: pieces as their schema has them.
+ * What a work order comes to on the machine: every way of every copy of every piece, on every sheet. @param sheets Lower left corners, mm.
+ * @returns Tasks sheet by sheet, in the order of the pieces. @throws {RangeError} never for a drawing that was read. Valid: pieces as their schema has them.
  * Source: by definition.
  */
-export function tasksOf(pieces: readonly PieceToBurn[], sheet: { readonly x: number; readonly y: number }): readonly Task[] {
-  return pieces.flatMap((it) =>
-    copiesOf(it.piece).flatMap((copy, k) => {
-      const map = after([1, 0, 0, 1, sheet.x, sheet.y], copy)
-      return it.source.kind === 'picture' ? pictureTask(it, it.source.picture, map) : outlineTasks(it, it.source.drawing, map, k)
-    }),
+export function tasksOf(pieces: readonly PieceToBurn[], sheets: readonly Point[]): readonly Task[] {
+  const turns = turnsOf(pieces)
+  return sheets.flatMap((sheet, place) =>
+    pieces.flatMap((it) =>
+      copiesOf(it.piece).flatMap((copy, k): readonly Task[] => {
+        const map = after([1, 0, 0, 1, sheet.x, sheet.y], copy)
+        const at = { map, copy: k, place, places: sheets.length }
+        return it.source.kind === 'picture'
+          ? pictureTask(it, it.source.picture, at)
+          : outlineTasks(it, it.source.drawing, at, turns)
+      }),
+    ),
   )
 }
 
-function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: Affine, copy: number): readonly Task[] {
+/** Turn of each way in the list, by piece and way. */
+function turnsOf(pieces: readonly PieceToBurn[]): ReadonlyMap<Way, number> {
+  return new Map(pieces.flatMap(({ ways }) => ways.map(({ way }) => way)).map((way, turn) => [way, turn]))
+}
+
+/** A copy of a piece on one of the sheets. */
+interface CopyAt {
+  readonly map: Affine
+  readonly copy: number
+  readonly place: number
+  readonly places: number
+}
+
+function outlineTasks(
+  { id, piece, ways }: PieceToBurn,
+  drawing: Drawing,
+  { map, copy, place, places }: CopyAt,
+  turns: ReadonlyMap<Way, number>,
+): readonly Task[] {
   const groups = new Map(drawnAlike(drawing).map((it) => [it.key, it]))
   const many = countOf(piece) > 1
   return ways.flatMap(({ way, setting }): Task[] => {
@@ -48,9 +72,10 @@ function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: A
     return [
       {
         does: way.does,
-        name: `${piece.name}${many ? ` ${copy + 1}` : ''}, ${way.drawn}`,
+        name: `${piece.name}${many ? ` ${copy + 1}` : ''}, ${way.drawn}${places > 1 ? `, place ${place + 1}` : ''}`,
         of: `${piece.name}, ${way.drawn}`,
-        copy: `${id} ${copy}`,
+        copy: `${id} ${place} ${copy}`,
+        turn: turns.get(way) ?? 0,
         outlines: group.outlines.map((it) => mappedOutline(map, it)),
         fillRule: group.fillRule,
         setting,
@@ -66,7 +91,7 @@ function outlineTasks({ id, piece, ways }: PieceToBurn, drawing: Drawing, map: A
 }
 
 /** A picture lies with its own corner at a place, turned about it: mirrored ones are turned back first. */
-function pictureTask({ piece, ways }: PieceToBurn, picture: Picture, map: Affine): readonly Task[] {
+function pictureTask({ piece, ways }: PieceToBurn, picture: Picture, { map, place, places }: CopyAt): readonly Task[] {
   const size = piece.unit * piece.scale
   const isMirrored = piece.mirrored === 'yes'
   // Where the corner lies that the picture's own, or its mirrored self's, lower left one comes to.
@@ -77,7 +102,7 @@ function pictureTask({ piece, ways }: PieceToBurn, picture: Picture, map: Affine
     return [
       {
         does: 'picture',
-        name: piece.name,
+        name: places > 1 ? `${piece.name}, place ${place + 1}` : piece.name,
         of: piece.name,
         picture,
         isMirrored,

@@ -1,4 +1,5 @@
 import { verdictOf } from '../bench'
+import { cornerFacts } from './fence'
 import { cutChanceOfWay, cutRoomOfWay, lightRoom, sheetRoom, travelRoom, underMargin, type WorkBench } from './figures'
 
 const verdict = verdictOf<WorkBench>()
@@ -27,6 +28,12 @@ export const fitsSheet = verdict({
   },
 })
 
+/** The fact that says where sheets lie along an axis. */
+function placeFact(letter: string, word: (path: string) => string): string {
+  const { x, y } = cornerFacts(word('work.placedBy') === 'fence' ? 'fence' : 'measured')
+  return `work.${letter === 'X' ? x : y}`
+}
+
 export const fitsTravel = verdict({
   id: 'work.fitsTravel',
   stage: 'work',
@@ -34,14 +41,14 @@ export const fitsTravel = verdict({
   margin: travelRoom,
   goodFrom: 0,
   stopBelow: 0,
-  say: ({ mark, args: [letter], figure }) => {
+  say: ({ mark, args: [letter], figure, word }) => {
     if (mark === 'good')
       return { head: `Within the travel of ${letter}`, why: `There is ${figure(travelRoom, letter)}, run-out counted.` }
     if (mark === 'unknown') {
       return {
         head: `Within the travel of ${letter}?`,
         why: 'Not known yet, or too close to tell.',
-        next: { words: 'Say where the sheet lies', part: 'work/order', fact: letter === 'X' ? 'work.sheetX' : 'work.sheetY' },
+        next: { words: 'Say where the sheet lies', part: 'work/order', fact: placeFact(letter, word) },
       }
     }
     return {
@@ -50,7 +57,7 @@ export const fitsTravel = verdict({
       next: {
         words: 'Move the sheet, or scan slower',
         part: 'work/order',
-        fact: letter === 'X' ? 'work.sheetX' : 'work.sheetY',
+        fact: placeFact(letter, word),
       },
     }
   },

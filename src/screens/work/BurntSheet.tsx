@@ -1,6 +1,7 @@
-import { useEffect, useRef } from 'react'
-import { useOrderBurnt, useWorkPlan } from '../../state'
+import { useEffect, useMemo, useRef } from 'react'
+import { useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
 import { usePlateFrame } from '../../ui'
+import { sheetShapes } from './orderShapes'
 
 /** The sheet as the burn will leave it, laid under the drawing; paler while another one is being worked. */
 export function BurntSheet() {
@@ -10,14 +11,32 @@ export function BurntSheet() {
   const box = useOrderBurnt((it) => it.box)
   const of = useOrderBurnt((it) => it.of)
   const program = useWorkPlan((it) => it.program)
+  const work = useBenchStore((it) => it.bench?.work ?? null)
+  const sheets = useMemo(() => (work === null ? [] : sheetShapes(work).filter((it) => it.isIn)), [work])
   const canvas = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
     const node = canvas.current
     if (node === null || picture === null) return
     node.width = picture.width
     node.height = picture.height
-    node.getContext('2d')?.drawImage(picture, 0, 0)
-  }, [picture])
+    const pen = node.getContext('2d')
+    if (pen === null) return
+    // What lies beside the sheets is the bed, not the material.
+    if (box !== null && sheets.length > 1) {
+      const scale = picture.width / (box.right - box.left)
+      pen.beginPath()
+      for (const it of sheets) {
+        pen.rect(
+          (it.left - box.left) * scale,
+          (box.top - it.top) * scale,
+          (it.right - it.left) * scale,
+          (it.top - it.bottom) * scale,
+        )
+      }
+      pen.clip()
+    }
+    pen.drawImage(picture, 0, 0)
+  }, [picture, box, sheets])
   if (picture === null || box === null || program === null) return null
   return (
     <canvas

@@ -20,6 +20,8 @@ import { FactField, FileButton, Findings, LengthField, Panel, SelectOf, Sentence
 import { MmField } from './Held'
 import { KeptOrders } from './KeptOrders'
 import { PieceRow } from './PieceRow'
+import { PlacingGiven } from './PlacingGiven'
+import { Sequence } from './Sequence'
 
 /** The sheet, what lies on it, and what is done with it. */
 export function OrderGiven() {
@@ -69,6 +71,7 @@ function Artwork({ bench }: { readonly bench: Bench }) {
           </p>
         )}
       </div>
+      {pieces.length > 0 && <Sequence bench={bench} />}
       {pieces.length > 0 && <LayOut bench={bench} say={say} />}
       <Findings findings={said} />
     </Panel>
@@ -112,9 +115,8 @@ function SheetGiven({ bench }: { readonly bench: Bench }) {
           value={work.material in options ? work.material : ''}
           choose={setWorkMaterial}
         />{' '}
-        of <FactField path="work.sheetWidth" /> by <FactField path="work.sheetHeight" />. Its left edge lies{' '}
-        <FactField path="work.sheetX" /> from zero, its lower edge <FactField path="work.sheetY" />;{' '}
-        <FactField path="work.margin" /> along its edges stay free.
+        of <FactField path="work.sheetWidth" /> by <FactField path="work.sheetHeight" />; <FactField path="work.margin" /> along
+        its edges stay free.
       </Sentence>
       {materials.length === 0 && (
         <p className="py-1 text-[13.5px] text-second">
@@ -125,6 +127,7 @@ function SheetGiven({ bench }: { readonly bench: Bench }) {
           : what cuts it is learnt there.
         </p>
       )}
+      <PlacingGiven bench={bench} />
       <Under bench={bench} />
       <Sentence>
         Scan lines go{' '}

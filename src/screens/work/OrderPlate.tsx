@@ -14,7 +14,7 @@ import {
 import { BurntSheet } from './BurntSheet'
 import { useMoment } from './chosenPiece'
 import { FaultMarks } from './FaultMarks'
-import { extentOf, sheetBox, travelOf } from './orderShapes'
+import { extentOf, sheetBox, sheetShapes, travelOf } from './orderShapes'
 import { PieceDrawing } from './PieceDrawing'
 import { HeadAt, Scrub } from './Scrub'
 
@@ -70,6 +70,8 @@ function Drawing({ bench }: { readonly bench: Bench }) {
   const sheet = sheetBox(bench.work)
   const lines = dimensionsOf(bench, frame)
   const margin = bench.work.margin.value ?? 0
+  const sheets = sheetShapes(bench.work)
+  const burnt = sheets.filter((it) => it.isIn)
   const pieces = Object.entries(bench.work.pieces).sort(([, p], [, q]) => p.order - q.order)
   const rect = (left: number, bottom: number, right: number, top: number) => ({
     x: frame.x(left),
@@ -81,22 +83,34 @@ function Drawing({ bench }: { readonly bench: Bench }) {
     <>
       <Hatching id="clamp-hatch" />
       <Travel bench={bench} />
-      <rect
-        {...rect(sheet.left, sheet.bottom, sheet.right, sheet.top)}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.4"
-        strokeDasharray={sheet.isKnown ? undefined : '6 4'}
-      />
-      {margin > 0 && (
-        <rect
-          {...rect(sheet.left + margin, sheet.bottom + margin, sheet.right - margin, sheet.top - margin)}
-          fill="none"
-          stroke="var(--second)"
-          strokeWidth="0.6"
-          strokeDasharray="2 3"
-        />
-      )}
+      {bench.work.placedBy === 'fence' && <Fence corner={sheet} />}
+      {sheets.map((it) => (
+        <g key={it.id} opacity={it.isIn ? 1 : 0.45} data-place={it.isIn ? 'in' : 'out'}>
+          <rect
+            {...rect(it.left, it.bottom, it.right, it.top)}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.4"
+            strokeDasharray={sheet.isKnown ? undefined : '6 4'}
+          />
+          {margin > 0 && it.isIn && (
+            <rect
+              {...rect(it.left + margin, it.bottom + margin, it.right - margin, it.top - margin)}
+              fill="none"
+              stroke="var(--second)"
+              strokeWidth="0.6"
+              strokeDasharray="2 3"
+            />
+          )}
+          {!it.isIn && (
+            <path
+              d={`M${frame.x(it.left)} ${frame.y(it.bottom)}L${frame.x(it.right)} ${frame.y(it.top)}M${frame.x(it.left)} ${frame.y(it.top)}L${frame.x(it.right)} ${frame.y(it.bottom)}`}
+              stroke="var(--second)"
+              strokeWidth="0.8"
+            />
+          )}
+        </g>
+      ))}
       <BarsDrawing bench={bench} />
       {Object.entries(bench.work.clamps).map(([id, it]) => (
         <g key={id} stroke="var(--ink)" strokeWidth="1">
@@ -108,13 +122,33 @@ function Drawing({ bench }: { readonly bench: Bench }) {
       ))}
       <Cuts />
       {pieces.map(([id, piece]) => (
-        <PieceDrawing key={id} id={id} piece={piece} corner={sheet} />
+        <PieceDrawing key={id} id={id} piece={piece} corners={burnt} />
       ))}
       <FaultMarks />
       <DimensionDrawing {...lines.x} />
       <DimensionDrawing {...lines.y} />
       {frame.width > 560 && <ScaleBar right={frame.width - 8} bottom={frame.height} />}
     </>
+  )
+}
+
+/** Width of a fence as it is drawn, pixels. */
+const FENCE = 7
+
+/** The fence: its inner edges meet in the corner from which work is placed. */
+function Fence({ corner }: { readonly corner: { readonly left: number; readonly bottom: number } }) {
+  const frame = usePlateFrame()
+  const { fenceLong, fenceHigh } = useBenchStore((it) => it.bench?.work) ?? { fenceLong: 0, fenceHigh: 0 }
+  const [x, y] = [frame.x(corner.left), frame.y(corner.bottom)]
+  const [along, up] = [fenceLong * frame.scale, fenceHigh * frame.scale]
+  return (
+    <path
+      d={`M${x} ${y}h${along}v${FENCE}h${-along - FENCE}v${-up - FENCE}h${FENCE}Z`}
+      fill="url(#clamp-hatch)"
+      stroke="var(--ink)"
+      strokeWidth="1"
+      data-fence
+    />
   )
 }
 

@@ -18,16 +18,17 @@ const LOOK: Readonly<Record<Way['does'], { readonly width: number; readonly dash
 export function PieceDrawing(props: {
   readonly id: string
   readonly piece: Piece
-  readonly corner: { readonly left: number; readonly bottom: number }
+  /** Lower left corners of the sheets that it is burnt on. */
+  readonly corners: readonly { readonly left: number; readonly bottom: number }[]
 }) {
-  const { id, piece, corner } = props
+  const { id, piece, corners } = props
   const frame = usePlateFrame()
   const taken = useWorkFiles((it) => it.taken[piece.print])
   const chosen = useChosenPiece() === id
   const of = useOrderBurnt((it) => it.of)
   const program = useWorkPlan((it) => it.program)
   const isBurnt = of !== null && of === program && piece.isIn === 'yes'
-  const copies = copyShapes(piece, corner)
+  const copies = corners.flatMap((it) => copyShapes(piece, it))
   const ways = Object.values(piece.ways)
   const isOut = piece.isIn === 'no'
   const onPlate = ([a, b, c, d, e, f]: readonly number[]): string =>

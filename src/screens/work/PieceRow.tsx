@@ -1,9 +1,9 @@
 import type { Bench } from '../../core/document'
 import { sizeOfPiece, type Piece } from '../../core/work'
-import { changeArtwork, dropPiece, gridAgain, setPiece, sizePiece, useWorkFiles, type Told } from '../../state'
+import { changeArtwork, dropPiece, gridAgain, putEarlier, setPiece, sizePiece, useWorkFiles, type Told } from '../../state'
 import { FileButton, NumberField, PlainField, SelectOf, TakeAway } from '../../ui'
 import { choosePiece, useChosenPiece } from './chosenPiece'
-import { Held, MmField } from './Held'
+import { Earlier, Held, MmField } from './Held'
 import { WayRow } from './WayRow'
 
 /** What one unit of a drawing that names none may be, mm. */
@@ -53,6 +53,7 @@ export function PieceRow({ id, piece, bench, say }: PieceProps) {
             Another file
           </FileButton>
         </span>
+        {bench.work.sequence === 'listed' && <Earlier what={piece.name} act={() => putEarlier(id)} />}
         <TakeAway what={`Take ${piece.name} out of the order`} act={() => dropPiece(id)} />
       </div>
       <Placing id={id} piece={piece} keep={keep} />

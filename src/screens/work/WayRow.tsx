@@ -1,9 +1,9 @@
 import type { Bench } from '../../core/document'
-import { displayUnit, fromCore, parseQuantity, printNumber, unitOf } from '../../core/units'
+import { displayUnit, fromCore, printNumber, unitOf } from '../../core/units'
 import { burningOf, SUITS, type Piece, type Way } from '../../core/work'
-import { letWay, saySetting, setWay, type Told } from '../../state'
-import { NumberField, PlainField, SelectOf, useUnits } from '../../ui'
-import { Held, MmField } from './Held'
+import { letWay, putEarlier, saySetting, setWay, type Told } from '../../state'
+import { NumberField, SelectOf, useUnits } from '../../ui'
+import { Earlier, Held, MmField, SpeedField } from './Held'
 
 const DOES: Readonly<Record<Way['does'], string>> = {
   cut: 'is cut through',
@@ -71,6 +71,7 @@ export function WayRow({ pieceId, wayId, way, piece, bench }: WayProps) {
       )}
       {way.does === 'cut' && way.closed > 0 && <CutNumbers way={way} keep={keep} of={of} />}
       {'. '}
+      {bench.work.sequence === 'listed' && way.does !== 'leave' && <Earlier what={of} act={() => putEarlier(pieceId, wayId)} />}
     </li>
   )
 }
@@ -99,10 +100,6 @@ function Numbers(props: {
     string,
     string
   >
-  const speed = (typed: string): Told => {
-    const read = parseQuantity(typed, 'speed', speedUnit)
-    return read.ok ? keep({ speed: read.value.value }) : read.findings
-  }
   const isScanned = way.does === 'fill'
   return (
     <>
@@ -140,15 +137,7 @@ function Numbers(props: {
             />
           </Held>
           {' and '}
-          <Held unit={symbol}>
-            <PlainField
-              label={`Speed for ${of}, ${symbol}`}
-              hideLabel
-              value={String(Number(fromCore(way.speed, speedUnit).toPrecision(5)))}
-              className="w-16"
-              keep={speed}
-            />
-          </Held>
+          <SpeedField label={`Speed for ${of}`} value={way.speed} keep={(speed) => keep({ speed })} />
           {' in '}
           <Held unit={way.passes === 1 ? 'pass' : 'passes'}>
             <NumberField

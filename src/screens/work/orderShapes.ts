@@ -1,13 +1,13 @@
 import type { Affine, Box } from '../../core/artwork'
 import { axisIds, type Bench } from '../../core/document'
-import { boxUnder, copiesOf, type Piece, type Work } from '../../core/work'
+import { boxUnder, copiesOf, cornerOf, placesOf, type Piece, type Work } from '../../core/work'
 
 /** What is drawn while nobody has measured the sheet, mm. */
 const SKETCH = { width: 300, height: 200 }
 
 /** The sheet as it lies on the machine, mm; `isKnown`: somebody measured it. */
 export function sheetBox(work: Work): Box & { readonly isKnown: boolean } {
-  const [left, bottom] = [work.sheetX.value ?? 0, work.sheetY.value ?? 0]
+  const { x: left, y: bottom } = cornerOf(work)
   const [width, height] = [work.sheetWidth.value, work.sheetHeight.value]
   return {
     left,
@@ -16,6 +16,25 @@ export function sheetBox(work: Work): Box & { readonly isKnown: boolean } {
     top: bottom + (height ?? SKETCH.height),
     isKnown: width !== null && height !== null,
   }
+}
+
+/** A sheet as it lies on the machine, mm; `id` is the place by which it is left out. */
+export interface SheetShape extends Box {
+  readonly id: string
+  readonly isIn: boolean
+}
+
+/** All sheets, the first of them at the corner from which work is placed. */
+export function sheetShapes(work: Work): readonly SheetShape[] {
+  const { left, bottom, right, top } = sheetBox(work)
+  return placesOf(work).map(({ id, x, y, isIn }) => ({
+    id,
+    isIn,
+    left: left + x,
+    bottom: bottom + y,
+    right: right + x,
+    top: top + y,
+  }))
 }
 
 /** A copy of a piece on the machine: the map of its drawing, and its box. */
@@ -35,7 +54,8 @@ export function copyShapes(piece: Piece, { left, bottom }: Pick<Box, 'left' | 'b
 /** All that the plate shows, mm: the sheet, and what lies beside it. */
 export function extentOf(bench: Bench): Box {
   const sheet = sheetBox(bench.work)
-  const boxes = Object.values(bench.work.pieces).flatMap((it) => copyShapes(it, sheet).map(({ box }) => box))
+  const pieces = Object.values(bench.work.pieces).flatMap((it) => copyShapes(it, sheet).map(({ box }) => box))
+  const boxes: readonly Box[] = [...pieces, ...sheetShapes(bench.work)]
   return boxes.reduce<Box>(
     (all, it) => ({
       left: Math.min(all.left, it.left),

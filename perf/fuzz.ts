@@ -73,4 +73,11 @@ for (const name of ['plant-label.svg', 'handle-mark.dxf', 'seed-head.png']) {
     { seed, numRuns: count },
   )
 }
+const program = new TextEncoder().encode(
+  'G21 G90\nG0 X10 Y10\nM3 S500\nG1 X30 F600\nY30\nG2 X10 Y10 I-10 J-10\nM5\nG20 G91\nM3\nG1 X1 Z-.1\nM2\n',
+)
+fc.assert(
+  fc.property(damaged(program), (bytes) => wrongWithArtwork(bytes) === null),
+  { seed, numRuns: count },
+)
 console.log('all artwork was read, or refused in words')

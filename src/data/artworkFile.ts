@@ -1,4 +1,4 @@
-import { readDxf, readSvg, type Drawing } from '../core/artwork'
+import { looksLikeProgram, readDxf, readProgramDrawing, readSvg, type Drawing } from '../core/artwork'
 import { refused, type Outcome } from '../core/units'
 import { decodeText } from './decode'
 import { pictureHead, type PictureHead } from './pictureHead'
@@ -31,10 +31,10 @@ export function readArtwork(bytes: Uint8Array, name: string): Outcome<ArtworkFil
   if (!text.ok) {
     return refused(
       'no-artwork',
-      `“${name}” is no artwork that is read here. Take an SVG, a DXF in text form, a PNG, a JPEG or a WebP.`,
+      `“${name}” is no artwork that is read here. Take an SVG, a DXF in text form, a program, a PNG, a JPEG or a WebP.`,
     )
   }
-  const drawing = isXml(text.value) ? svgOf(text.value) : readDxf(text.value)
+  const drawing = drawingOf(text.value)
   if (!drawing.ok) return { ok: false, findings: drawing.findings.map((it) => ({ ...it, message: `“${name}”: ${it.message}` })) }
   return { ok: true, value: { kind: 'drawing', drawing: drawing.value }, findings: [...text.findings, ...drawing.findings] }
 }
@@ -50,6 +50,11 @@ function pictureOf(head: PictureHead, name: string): Outcome<ArtworkFile> {
     )
   }
   return { ok: true, value: { kind: 'picture', head }, findings: [] }
+}
+
+function drawingOf(text: string): Outcome<Drawing> {
+  if (isXml(text)) return svgOf(text)
+  return looksLikeProgram(text) ? readProgramDrawing(text) : readDxf(text)
 }
 
 function isXml(text: string): boolean {

@@ -37,7 +37,7 @@ export function OrderGiven() {
   )
 }
 
-const ACCEPT = '.svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp'
+const ACCEPT = '.svg,.dxf,.nc,.ngc,.gcode,.tap,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp'
 
 function Artwork({ bench }: { readonly bench: Bench }) {
   const [said, say] = useState<Told>(DONE)
@@ -47,8 +47,8 @@ function Artwork({ bench }: { readonly bench: Bench }) {
     <Panel title="Artwork, and what is done with it">
       {pieces.length === 0 && (
         <p className="max-w-[46rem] py-2 text-[15px]">
-          Take in an outline or a picture: SVG, DXF, PNG, JPEG or WebP. It lies on the sheet in its own size, and you say what is
-          cut, marked or filled.
+          Take in an outline or a picture: SVG, DXF, a program, PNG, JPEG or WebP. It lies on the sheet in its own size, and you
+          say what is cut, marked or filled.
         </p>
       )}
       <ul className="m-0 list-none p-0">

@@ -69,6 +69,7 @@ export async function longestTask(runs: number): Promise<number> {
       await page.goto(home)
       await page.getByRole('button', { name: 'Open the demo bench' }).click()
       await page.getByRole('link', { name: /Work/ }).click()
+      await page.getByRole('link', { name: /2 ?Program/ }).click()
       await page.getByRole('button', { name: 'Choose a program' }).waitFor()
       await page.waitForTimeout(1500)
       await page.evaluate(() => {

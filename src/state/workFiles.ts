@@ -16,12 +16,28 @@ interface Files {
 
 export const useWorkFiles = create<Files>()(() => ({ taken: {}, lost: {}, reading: null }))
 
+let worker: Worker | null = null
 let at: Comlink.Remote<WorkWorker> | null = null
 
 /** The worker that reads and plans. */
 export function workWorker(): Comlink.Remote<WorkWorker> {
-  at ??= Comlink.wrap<WorkWorker>(new Worker(new URL('../workers/work.worker.ts', import.meta.url), { type: 'module' }))
+  if (at === null || worker === null) {
+    worker = new Worker(new URL('../workers/work.worker.ts', import.meta.url), { type: 'module' })
+    at = Comlink.wrap<WorkWorker>(worker)
+  }
   return at
+}
+
+/** Prints of the files that the present worker holds. */
+const held = new Set<string>()
+
+/** Ends the worker with all that it does. What it held is read again before the next order is planned. */
+export function endWorkWorker(): void {
+  worker?.terminate()
+  ;[worker, at] = [null, null]
+  held.clear()
+  opening = Promise.resolve()
+  useWorkFiles.setState({ reading: null })
 }
 
 /** What a file is known by: SHA-256 of its bytes. */
@@ -47,6 +63,7 @@ export async function readFile(file: File): Promise<Outcome<{ readonly print: st
 
 /** Keeps what was read of a file for as long as the page lives. */
 export function rememberRead(print: string, taken: Taken): void {
+  held.add(print)
   useWorkFiles.setState(({ taken: before, lost }) => {
     const { [print]: _, ...left } = lost
     return { taken: { ...before, [print]: taken }, lost: left }
@@ -55,31 +72,36 @@ export function rememberRead(print: string, taken: Taken): void {
 
 /** Forgets files. */
 export function forgetFile(isForgotten: (print: string) => boolean): void {
+  for (const print of held) if (isForgotten(print)) held.delete(print)
   useWorkFiles.setState(({ taken }) => ({
     taken: Object.fromEntries(Object.entries(taken).filter(([print]) => !isForgotten(print))),
   }))
 }
 
-/** Prints that are being read, so that none is read twice. */
-const asked = new Set<string>()
+/** Readings one after the other, so that no file is read twice. */
+let opening: Promise<void> = Promise.resolve()
 
-/** Reads the files of a bench's pieces again, from where they are kept with it. */
-export async function openFiles(bench: Bench): Promise<void> {
+/** Reads the files of a bench's pieces again, from where they are kept with it, as far as the worker does not hold them. */
+export function openFiles(bench: Bench): Promise<void> {
+  opening = opening.then(() => readKept(bench))
+  return opening
+}
+
+async function readKept(bench: Bench): Promise<void> {
   for (const { print, record, name } of Object.values(bench.work.pieces)) {
-    const { taken, lost } = useWorkFiles.getState()
+    const { lost } = useWorkFiles.getState()
     const row = useBenchStore.getState().files.find((it) => it.recordId === record)
     // What was lost on one bench may be kept with another.
-    if (taken[print] !== undefined || (lost[print] !== undefined && row === undefined) || asked.has(print)) continue
-    asked.add(print)
+    if (held.has(print) || (lost[print] !== undefined && row === undefined)) continue
     const lose = (why: string): void => useWorkFiles.setState((was) => ({ lost: { ...was.lost, [print]: why } }))
-    if (row === undefined) lose(`The file of “${name}” is not kept with this bench: choose it again.`)
-    else {
-      const read = await workWorker()
-        .take(print, row.bytes, row.name)
-        .catch(() => refused('unread', `The file of “${name}” could not be read again.`))
-      if (read.ok) rememberRead(print, read.value)
-      else lose(read.findings[0]?.message ?? '')
+    if (row === undefined) {
+      lose(`The file of “${name}” is not kept with this bench: choose it again.`)
+      continue
     }
-    asked.delete(print)
+    const read = await workWorker()
+      .take(print, row.bytes, row.name)
+      .catch(() => refused('unread', `The file of “${name}” could not be read again.`))
+    if (read.ok) rememberRead(print, read.value)
+    else lose(read.findings[0]?.message ?? '')
   }
 }

@@ -141,4 +141,72 @@ describe('the plan of an order', () => {
     state.setPiece(id, { scale: 50 })
     expect(state.reasonOf(await state.layOutOrder(3))).toContain('wider than')
   })
+  it('given up leaves nothing that could be handed out; planned again it is what it would have been', async () => {
+    await takeLabel()
+    await state.planOrder(bench())
+    const { text } = plan().program!
+    state.setPiece(Object.keys(bench().work.pieces)[0]!, { x: 12 })
+    const running = state.planOrder(bench())
+    await new Promise((resolve) => setTimeout(resolve))
+    state.giveUpPlan()
+    expect(plan()).toMatchObject({ program: null, isPlanning: false, findings: [{ code: 'given-up' }] })
+    state.setPiece(Object.keys(bench().work.pieces)[0]!, { x: 5 })
+    await state.planOrder(bench())
+    expect(plan().program!.text).toBe(text)
+    // What was given up says nothing any more.
+    void running
+  })
+  it('on many blanks is the first one again at every place that has one; by a fence it lies in its corner', async () => {
+    const id = await takeLabel()
+    state.setPiece(id, { scale: 0.4, x: 2, y: 2 })
+    await state.planOrder(bench())
+    const one = plan().program!
+    expect(state.setPlacing({ placeColumns: 2, placeRows: 2 })).toEqual([])
+    // Blanks that are laid side by side do not lie over one another.
+    const { placeStepX, placeStepY, sheetWidth, sheetX } = bench().work
+    expect(placeStepX).toBe(sheetWidth.value! + 3)
+    state.setPlace('c1r0', false)
+    await state.planOrder(bench())
+    const three = plan().program!
+    expect(three.burntLength / one.burntLength).toBeCloseTo(3, 2)
+    expect(three.burntBounds!.maxX - one.burntBounds!.maxX).toBeCloseTo(placeStepX, 2)
+    expect(three.burntBounds!.maxY - one.burntBounds!.maxY).toBeCloseTo(placeStepY, 2)
+    state.setPlacing({ placedBy: 'fence' })
+    await state.planOrder(bench())
+    expect(plan().program!.burntBounds!.minX).toBeCloseTo(three.burntBounds!.minX - sheetX.value! + 20, 2)
+    expect(state.keepFence()).toEqual([])
+    expect(bench().work).toMatchObject({ fenceBurnt: 'yes', fenceBurntX: 20, fenceBurntY: 20 })
+    for (const place of ['c0r0', 'c0r1', 'c1r1']) state.setPlace(place, false)
+    await state.planOrder(bench())
+    expect(plan().findings).toMatchObject([{ code: 'no-blank' }])
+    expect(state.reasonOf(state.setPlacing({ placeColumns: 51 }))).toContain('1 to 50')
+  })
+  it('in the order of the list begins with what was put first, and no later than what lies around it', async () => {
+    const id = await takeLabel()
+    await state.takeArtwork(artwork('plant-label.svg'))
+    for (const [pieceId, piece] of Object.entries(bench().work.pieces)) {
+      for (const [wayId, way] of Object.entries(piece.ways)) if (way.does !== 'mark') state.letWay(pieceId, wayId, 'leave')
+      state.setPiece(pieceId, {
+        scale: 0.5,
+        y: pieceId === id ? 5 : 60,
+        x: pieceId === id ? 5 : 20,
+        name: pieceId === id ? 'Near' : 'Far',
+      })
+    }
+    const firstOf = (): string | undefined => /Near|Far/.exec(plan().program!.text)?.[0]
+    await state.planOrder(bench())
+    expect(firstOf()).toBe('Near')
+    const far = Object.keys(bench().work.pieces).find((it) => it !== id)!
+    expect(state.setSequence({ sequence: 'listed' })).toEqual([])
+    state.putEarlier(far)
+    await state.planOrder(bench())
+    expect(firstOf()).toBe('Far')
+    // What stands first stays first.
+    state.putEarlier(far)
+    expect(Object.entries(bench().work.pieces).sort(([, p], [, q]) => p.order - q.order)[0]![0]).toBe(far)
+    state.setSequence({ sequence: 'quickest', apart: 400 })
+    await state.planOrder(bench())
+    expect(plan().findings.some((it) => it.code === 'near-heat')).toBe(true)
+    expect(state.reasonOf(state.setSequence({ apart: -1 }))).toContain('0 to 500')
+  })
 })

@@ -10,7 +10,7 @@ import { waist } from '../core/calibrate'
 import type { PlanAsk, PlannedProgram } from '../workers/work.worker'
 import { delaysOf } from './cards'
 import { engineOf } from './evaluate'
-import { openFiles, useWorkFiles, workWorker } from './workFiles'
+import { endWorkWorker, openFiles, useWorkFiles, workWorker } from './workFiles'
 
 /** The work order as a program, as far as it is planned. */
 interface Planned {
@@ -97,11 +97,13 @@ export async function planNow(bench: Bench): Promise<void> {
     useWorkPlan.setState({ isPlanning: false })
     return
   }
+  useWorkPlan.setState({ isPlanning: true })
+  await openFiles(bench)
+  if (mine !== latest) return
   if (ask.value.pieces.some((it) => useWorkFiles.getState().taken[it.piece.print] === undefined)) {
     useWorkPlan.setState({ ...NOTHING, findings: lostOf(bench) })
     return
   }
-  useWorkPlan.setState({ isPlanning: true })
   const planned = await workWorker()
     .plan(ask.value, prints)
     .catch((): Outcome<PlannedProgram> =>
@@ -113,6 +115,14 @@ export async function planNow(bench: Bench): Promise<void> {
       ? { program: planned.value, findings: planned.value.findings, isPlanning: false, of }
       : { program: null, findings: planned.findings, isPlanning: false, of },
   )
+}
+
+/** Ends the planning that is under way; nothing leaves until the order is planned. */
+export function giveUpPlan(): void {
+  latest++
+  endWorkWorker()
+  const message = 'Planning was given up. Nothing leaves until the order is planned: change it, or plan it again.'
+  useWorkPlan.setState({ ...NOTHING, findings: [{ code: 'given-up', severity: 'warning', message }] })
 }
 
 /** Files that cannot be had any more. */

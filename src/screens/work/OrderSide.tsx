@@ -1,12 +1,16 @@
+import { useEffect, useState } from 'react'
 import { benchFactSpec } from '../../core/document'
 import type { Finding } from '../../core/units'
 import { burningSeconds, kerfNow, sheetRoom } from '../../core/work'
-import { useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
+import { giveUpPlan, planOrder, useBenchStore, useOrderBurnt, useWorkPlan } from '../../state'
 import { FactLink, FigureRow, Findings, Panel, Side } from '../../ui'
 import { Faults } from './Faults'
 import { Savings } from './Savings'
 import { TimeOfOrder } from './TimeOfOrder'
 import { WorkOut } from './WorkOut'
+
+/** Planning that takes longer than this is said, ms. */
+const LONG = 1500
 
 /** What the order comes to: time, what was found, and the ways out of the program. */
 export function OrderSide() {
@@ -26,6 +30,7 @@ export function OrderSide() {
             {isPlanning ? 'Planning …' : 'Say what is cut, marked or filled: all of it is left out now.'}
           </p>
         )}
+        <Planning />
         {program !== null && <TimeOfOrder program={program} isPlanning={isPlanning} />}
         {program !== null && <Faults program={program} />}
         {program !== null && <Savings program={program} />}
@@ -42,6 +47,40 @@ export function OrderSide() {
       )}
     </Side>
   )
+}
+
+/** Planning that takes longer than a glance may be given up, and begun again. */
+function Planning() {
+  const isPlanning = useWorkPlan((it) => it.isPlanning)
+  const isGivenUp = useWorkPlan((it) => it.findings.some(({ code }) => code === 'given-up'))
+  const bench = useBenchStore((it) => it.bench)
+  const isLong = useHolds(isPlanning, LONG)
+  if (isGivenUp && bench !== null) {
+    return (
+      <button type="button" className="button no-print my-1" onClick={() => void planOrder(bench)}>
+        Plan it again
+      </button>
+    )
+  }
+  if (!isLong) return null
+  return (
+    <p role="status" className="no-print flex flex-wrap items-center gap-3 py-1 text-[13.5px]">
+      Planning the order as it is now …
+      <button type="button" className="button" onClick={giveUpPlan}>
+        Give it up
+      </button>
+    </p>
+  )
+}
+
+/** Whether something has held for so many ms. */
+function useHolds(isSo: boolean, ms: number): boolean {
+  const [holds, setHolds] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setHolds(isSo), isSo ? ms : 0)
+    return () => clearTimeout(timer)
+  }, [isSo, ms])
+  return holds && isSo
 }
 
 /** What was found, with the way to the field that mends it where there is one. */

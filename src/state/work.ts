@@ -173,9 +173,14 @@ export function setWay(pieceId: string, wayId: string, part: Partial<Way>): Told
 }
 
 /** Takes over a change that saves time. @returns What stands in the way. */
-export function takeSaving({ pieceId, drawn, speed, power }: Saving): Told {
+export function takeSaving(saving: Saving): Told {
+  if (saving.kind === 'bothWays') return setScans('both')
+  if (saving.kind === 'quickest') return setSequence({ sequence: 'quickest', apart: 0 })
+  const { pieceId, drawn } = saving
   const [wayId] = Object.entries(orderNow()?.pieces[pieceId]?.ways ?? {}).find(([, it]) => it.drawn === drawn) ?? []
   if (wayId === undefined) return told('This was taken out of the work order.')
+  if (saving.kind === 'turned') return setWay(pieceId, wayId, { angle: -1 })
+  const { speed, power } = saving
   return setWay(pieceId, wayId, { speed: Number(speed.toPrecision(3)), power: Math.min(1, Number(power.toPrecision(3))) })
 }
 

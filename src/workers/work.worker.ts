@@ -24,6 +24,7 @@ import {
   type Clamp,
   type DarkPlace,
   type OnBars,
+  type Order,
   type LaidOut,
   type Work,
   type Piece,
@@ -142,12 +143,13 @@ const api: WorkWorker = {
     const pieces = ask.pieces.map((it) => ({ ...it, source: sources.get(prints[it.id] ?? '') }))
     if (pieces.some((it) => it.source === undefined))
       return refused('no-file', 'A file of this order is not here. Choose it again.')
-    const whole = pieces as readonly PieceToBurn[]
-    const now = secondsOf(whole, ask)
+    const { bothWays } = ask.machine
+    const order: Order = { pieces: pieces as readonly PieceToBurn[], bothWays, sequence: ask.sequence, apart: ask.apart }
+    const now = secondsOf(order, ask)
     const fastest = limitsAlong(ask.machine.limits, 0).speed
-    const tried = changesToTry(whole, fastest).map((it): Saving => ({
+    const tried = changesToTry(order, fastest).map((it): Saving => ({
       ...it,
-      saved: now - secondsOf(withChange(whole, it), ask),
+      saved: now - secondsOf(withChange(order, it), ask),
     }))
     const best = tried.filter((it) => it.saved > 1).sort((p, q) => q.saved - p.saved)
     return { ok: true, value: best.slice(0, 3), findings: [] }
@@ -187,8 +189,9 @@ function jobOf(pieces: readonly PieceToBurn[], ask: PlanAsk): WorkJob {
 }
 
 /** Seconds that an order takes. */
-function secondsOf(pieces: readonly PieceToBurn[], ask: PlanAsk): number {
-  const written = writeProgram(planWork(jobOf(pieces, ask), polygons).steps, ask.card)
+function secondsOf({ pieces, bothWays, sequence, apart }: Order, ask: PlanAsk): number {
+  const job = jobOf(pieces, { ...ask, machine: { ...ask.machine, bothWays }, sequence, apart })
+  const written = writeProgram(planWork(job, polygons).steps, ask.card)
   return written.ok ? planMoves(readProgram(written.value).moves, ask.machine.limits).totalSeconds : Infinity
 }
 

@@ -120,3 +120,51 @@ test('files that cannot be burnt are refused in words; another file keeps what i
   await expect(page.getByText('Clamp 1: the way of the head')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByRole('button', { name: 'Burn the order' })).toBeDisabled()
 })
+
+test('work is placed by a fence whose lines were burnt, on many blanks of which one is left out; an older program is artwork', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(180_000)
+  const machine = new MachineDriver(page, bench)
+  await bench.openDemo()
+  await page.goto('/bench/heron/controller/settings')
+  await expect(page.getByText('stand-in at rest')).toBeVisible()
+  await page.getByLabel('Its clock runs').selectOption('at once')
+  await page.getByRole('navigation', { name: 'Route' }).getByRole('link', { name: /Work/ }).click()
+  for (const name of ['Plant label', 'Seed head'])
+    await page.getByRole('button', { name: `Take ${name} out of the order` }).click()
+  const older = 'G21 G90\nG0 X10 Y10\nM3 S300\nG1 X30 F600\nY20\nX10\nY10\nM5\nG0 X0 Y0\n'
+  await page.getByLabel('Artwork file').setInputFiles({ name: 'tag.nc', mimeType: 'text/plain', buffer: Buffer.from(older) })
+  await expect(page.getByLabel('tag, across, mm')).toHaveValue('20')
+  await page.getByLabel('What is done with layer S300 F600 of tag').selectOption('is marked along its lines')
+  await bench.type('work.sheetWidth', '40', { plusMinus: '0.2' })
+  await bench.type('work.sheetHeight', '30', { plusMinus: '0.2' })
+  // By a fence: asked for its lines, which are burnt on the stand-in.
+  await page.getByLabel('What it is placed by').selectOption('in the corner of a fence')
+  await bench.expectMark('Does the fence lie along its lines?', 'not known yet')
+  await machine.burn('Burn the lines')
+  await machine.takeCautions()
+  await expect(page.getByText('Burnt: lines of the fence')).toBeVisible({ timeout: 30_000 })
+  await bench.expectMark('The fence lies along its lines', 'good')
+  await bench.type('work.fenceX', '25')
+  await bench.expectMark('The fence was laid elsewhere', 'look')
+  await bench.undo()
+  // Six places, one of them empty: what is burnt is burnt five times.
+  const length = async (): Promise<number> =>
+    Number((await page.getByText('mm with the beam on.').last().innerText()).replace(/\D/g, ''))
+  await expect.poll(length).toBe(60)
+  await page.getByLabel('Places across').fill('3')
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Places up').fill('2')
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Place 5 has a blank').uncheck()
+  await expect.poll(length).toBe(300)
+  await expect(page.locator('[data-place="out"]')).toHaveCount(1)
+  await page.getByLabel('From place to place across, mm').fill('30')
+  await page.keyboard.press('Enter')
+  await bench.expectMark('Blanks would lie over one another along X', 'stop')
+  await expect(page.getByRole('button', { name: 'Burn the order' })).toBeDisabled()
+  await bench.undo()
+  await bench.expectNoAxeFindings()
+})

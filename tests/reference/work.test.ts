@@ -368,7 +368,8 @@ describe('what would save time', () => {
       source: { kind: 'drawing', drawing: { width: 1, height: 1, hasUnits: true, shapes: [] } } as const,
       ways: Object.values(piece.ways).map((way) => ({ way, setting: { ...way, focus: 0 }, toning: null })),
     }))
-    const changes = changesToTry(pieces, 200)
+    const order = { pieces, bothWays: true, sequence: 'quickest', apart: 0 } as const
+    const changes = changesToTry(order, 200).flatMap((it) => (it.kind === 'faster' ? [it] : []))
     // The cut has all its power; leaves, picture and lines have not.
     expect(changes.map((it) => it.drawn).sort()).toEqual(['filled green', 'lines blue', 'picture'])
     for (const { speed, power, factor, drawn } of changes) {
@@ -378,9 +379,20 @@ describe('what would save time', () => {
       expect(factor).toBeLessThanOrEqual(2)
     }
     const [first] = changes
-    const after = withChange(pieces, first!)
-      .flatMap((it) => it.ways)
+    const after = withChange(order, first!)
+      .pieces.flatMap((it) => it.ways)
       .filter((it) => it.setting.speed !== it.way.speed)
     expect(after.map((it) => it.way.drawn)).toEqual([first!.drawn])
+    // What is held in a direction, an order, or to one way, is asked for before; each is gone when it is taken over.
+    const held = {
+      pieces: pieces.map((it) => ({ ...it, ways: it.ways.map((one) => ({ ...one, way: { ...one.way, angle: 90 } })) })),
+      bothWays: false,
+      sequence: 'listed',
+      apart: 20,
+    } as const
+    const kinds = changesToTry(held, 200).map((it) => it.kind)
+    expect(kinds.slice(0, 4)).toEqual(['bothWays', 'quickest', 'turned', 'turned'])
+    const free = changesToTry(held, 200).reduce(withChange, held)
+    expect(changesToTry(free, 200).filter((it) => it.kind !== 'faster')).toEqual([])
   })
 })

@@ -18,6 +18,19 @@ export function hullOf(places: readonly Point[]): readonly Point[] {
   return [...half(sorted), ...half([...sorted].reverse())]
 }
 
+/** The box around places, corner by corner against the clock; none around none. Valid: any places. Source: by definition. */
+export function boxAround(places: readonly Point[]): readonly Point[] {
+  if (places.length === 0) return []
+  const [xs, ys] = [places.map((it) => it.x), places.map((it) => it.y)]
+  const [left, right, bottom, top] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  return [
+    { x: left, y: bottom },
+    { x: right, y: bottom },
+    { x: right, y: top },
+    { x: left, y: top },
+  ]
+}
+
 function turn(p: Point, q: Point, r: Point): number {
   return (q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x)
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { Piece, Way } from '../../core/work'
-import { movePiece, useOrderBurnt, useWorkFiles, useWorkPlan } from '../../state'
+import { movePiece, useOrderBurnt, useVerdicts, useWorkFiles, useWorkPlan } from '../../state'
 import { useDrag, usePlateFrame } from '../../ui'
 import { choosePiece, useChosenPiece } from './chosenPiece'
 import { copyShapes } from './orderShapes'
@@ -54,9 +54,32 @@ export function PieceDrawing(props: {
               />
             ))}
           </g>
+          {k === 0 && <Badge id={id} box={box} />}
           {k === 0 && <Grip id={id} piece={piece} chosen={chosen} box={box} />}
         </g>
       ))}
+    </g>
+  )
+}
+
+/** Marks of verdicts that are worth a look, the worst first. */
+const WORST = ['stop', 'look'] as const
+
+/** The worst verdict of a piece, at its upper left corner: which of them will not come out as it should. */
+function Badge({ id, box }: { readonly id: string; readonly box: { readonly left: number; readonly top: number } }) {
+  const frame = usePlateFrame()
+  const own = useVerdicts('work').filter((it) => it.args[0] === id)
+  const mark = WORST.find((it) => own.some((that) => that.mark === it))
+  if (mark === undefined) return null
+  const count = own.filter((it) => it.mark === mark).length
+  return (
+    <g transform={`translate(${frame.x(box.left) - 6} ${frame.y(box.top) - 6})`} data-badge={mark} stroke="var(--paper)">
+      <title>{`${count === 1 ? 'One verdict' : `${count} verdicts`} beside the plate: ${mark}`}</title>
+      {mark === 'look' ? (
+        <path d="M6 0.8 11.6 10.8H0.4Z" fill="var(--look)" />
+      ) : (
+        <rect x="1" y="1" width="10" height="10" fill="var(--stop)" />
+      )}
     </g>
   )
 }

@@ -8,7 +8,6 @@ import { sayTime } from './sayTime'
 /** What would save time, worked out when it is asked for. */
 export function Savings({ program }: { readonly program: PlannedProgram }) {
   const bench = useBenchStore((it) => it.bench)
-  const unit = displayUnit('speed', useUnits())
   const [found, setFound] = useState<{ readonly of: PlannedProgram; readonly savings: readonly Saving[] } | null>(null)
   const [isLooking, setLooking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
@@ -31,10 +30,9 @@ export function Savings({ program }: { readonly program: PlannedProgram }) {
         <ul className="m-0 list-none p-0" aria-label="What would save time">
           {savings.length === 0 && <li>Nothing much: what is burnt uses its power, or comes from the book.</li>}
           {savings.map((it) => (
-            <li key={`${it.pieceId} ${it.drawn}`} className="border-b border-rule py-1">
-              {it.name}, {it.drawn}: {sayQuantity(Number(it.speed.toPrecision(3)), null, unit)} at{' '}
-              <span className="num">{Math.round(it.power * 100)}%</span> saves <span className="num">{sayTime(it.saved)}</span>,
-              with as much energy as now.{' '}
+            <li key={'pieceId' in it ? `${it.kind} ${it.pieceId} ${it.drawn}` : it.kind} className="border-b border-rule py-1">
+              <Change it={it} /> saves <span className="num">{sayTime(it.saved)}</span>
+              {it.kind === 'faster' && ', with as much energy as now'}.{' '}
               <button type="button" className="link no-print" onClick={() => say(takeSaving(it))}>
                 Take it over
               </button>
@@ -45,4 +43,28 @@ export function Savings({ program }: { readonly program: PlannedProgram }) {
       <Findings findings={said} />
     </div>
   )
+}
+
+/** What is changed, in words. */
+function Change({ it }: { readonly it: Saving }) {
+  const unit = displayUnit('speed', useUnits())
+  switch (it.kind) {
+    case 'bothWays':
+      return <>Scanning there and back, where the delay of the light is known,</>
+    case 'quickest':
+      return <>The quickest order of lines, whatever the list and the heat,</>
+    case 'turned':
+      return (
+        <>
+          {it.name}, {it.drawn}: lines in the quickest direction
+        </>
+      )
+    case 'faster':
+      return (
+        <>
+          {it.name}, {it.drawn}: {sayQuantity(Number(it.speed.toPrecision(3)), null, unit)} at{' '}
+          <span className="num">{Math.round(it.power * 100)}%</span>
+        </>
+      )
+  }
 }

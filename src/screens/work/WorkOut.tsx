@@ -4,7 +4,7 @@ import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
 import { whyNotBurnt } from '../../core/safety'
 import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
 import { wordingOf, type Bench } from '../../core/document'
-import { boundsSteps, fitsTravel, leavesTravel } from '../../core/work'
+import { boundsSteps, boxAround, fitsTravel, leavesTravel } from '../../core/work'
 import {
   DONE,
   doubtOfFullPower,
@@ -127,6 +127,7 @@ function CameOut() {
   )
 }
 
+const ALONG = { hull: 'close around all that will be burnt', box: 'around the box of all that will be burnt' } as const
 const BY = { beam: 'with the beam, at sighting power', dark: 'with the beam off' } as const
 
 /** Walks around what will be burnt before it is. */
@@ -134,6 +135,7 @@ function Bounds({ program }: { readonly program: PlannedProgram }) {
   const isPlanning = useWorkPlan((it) => it.isPlanning)
   const bench = useBenchStore((it) => it.bench)
   const [by, setBy] = useState<keyof typeof BY | 'pointer'>('beam')
+  const [along, setAlong] = useState<keyof typeof ALONG>('hull')
   if (bench === null || program.hull.length < 2) return null
   const trial = newestTrial(bench.calibrate.trials, 'pointer')
   const engine = engineOf(bench)
@@ -142,7 +144,7 @@ function Bounds({ program }: { readonly program: PlannedProgram }) {
   const [dx, dy] = by === 'pointer' && offset !== null ? (offset as [number, number]) : [0, 0]
   const power = by === 'beam' ? (bench.calibrate.sightPower.value ?? 0) : 0
   const steps = boundsSteps(
-    program.hull.map(({ x, y }) => ({ x: x - dx, y: y - dy })),
+    (along === 'box' ? boxAround(program.hull) : program.hull).map(({ x, y }) => ({ x: x - dx, y: y - dy })),
     power,
     bench.calibrate.markSpeed.value ?? 20,
   )
@@ -150,7 +152,7 @@ function Bounds({ program }: { readonly program: PlannedProgram }) {
     <details className="mt-2 border-t border-rule pt-2 text-[13.5px]">
       <summary className="cursor-pointer text-teal">Walk the bounds first</summary>
       <p className="pt-1">
-        The head goes around all that will be burnt{' '}
+        The head goes <SelectOf label="Along what the bounds are walked" of={ALONG} value={along} choose={setAlong} />{' '}
         <SelectOf
           label="How the bounds are walked"
           of={options as Readonly<Record<typeof by, string>>}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { machineLimits, type Bench } from '../core/document'
 import type { Step } from '../core/gcode'
 import { surveyProgram } from '../core/planner'
-import { sayQuantity, type Finding, type Outcome } from '../core/units'
+import { printNumber, sayQuantity, type Finding, type Outcome } from '../core/units'
 import {
   askCautions,
   engineOf,
@@ -141,8 +141,32 @@ function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<Run
     list,
     burn: () => void burn(),
     file: () => void handOut('Taken as a file.', save),
-    print: () => void handOut('Printed.', print),
+    print: () => {
+      const { text } = make()
+      const lines = text === null ? 0 : linesOf(text)
+      const message = `This program has ${printNumber(lines)} lines, too many to print and type. Get it as a file.`
+      if (lines > LONGEST) setFindings([{ code: 'too-long', severity: 'error', message }])
+      else void handOut('Printed.', print)
+    },
   }
+}
+
+/** More lines than this are not shown, nor printed: nobody types them. */
+const LONGEST = 4000
+
+function linesOf(text: string): number {
+  let count = 0
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) count++
+  return count
+}
+
+function firstLines(text: string, count: number): string {
+  let at = -1
+  for (let k = 0; k < count; k++) {
+    at = text.indexOf('\n', at + 1)
+    if (at < 0) return text
+  }
+  return text.slice(0, at)
 }
 
 function Listing(props: {
@@ -152,17 +176,22 @@ function Listing(props: {
   readonly list: (open: boolean) => void
 }) {
   const { name, text, open, list } = props
+  const lines = useMemo(() => linesOf(text), [text])
+  const shown = useMemo(() => (open ? firstLines(text, LONGEST) : ''), [open, text])
   return (
     <details className="mt-3 text-[13px]" open={open} onToggle={(event) => list(event.currentTarget.open)}>
-      <summary className="cursor-pointer text-second">The program, {text.split('\n').length - 1} lines</summary>
+      <summary className="cursor-pointer text-second">
+        The program, <span className="num">{printNumber(lines)}</span> lines
+      </summary>
       <pre
         className="num mt-1 max-h-56 overflow-auto border border-rule p-2 text-[12px] leading-snug print:max-h-none print:columns-3 print:border-0"
         tabIndex={0}
         role="region"
         aria-label={`The program: ${name}`}
       >
-        {text}
+        {shown}
       </pre>
+      {lines > LONGEST && <p className="pt-1 text-second">The first {printNumber(LONGEST)} of them; all of it is in the file.</p>}
     </details>
   )
 }

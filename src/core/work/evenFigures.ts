@@ -15,6 +15,9 @@ export function followsOnBench({ output, electrical }: Pick<EvenBench, 'output' 
   return lightFollows(output.card.manner, electrical.followsSpeed.chosen)
 }
 
+/** What is seen is known by half at best; beside that the ± of a spot that was fitted does not matter, and takes long to work. */
+const NONE = { none: 'What is seen is known by half at best: the ± of the spot does not matter beside it.' } as const
+
 /** Mean radius of the spot, and the lower acceleration of X and Y. */
 function spotAndMotion(view: View<EvenBench>): { readonly radius: number; readonly acceleration: number } {
   const radius = (view.figure(waist, 'x') + view.figure(waist, 'y')) / 2
@@ -32,7 +35,7 @@ export const endLight = figure({
   symbols: {},
   source:
     'At constant power, from rest: u = √(2·a·x) up to v (uniformly accelerated motion), g the profile of the spot (ISO 11146-1); t₀ that the output card waits with the beam on, less the delay of the light.',
-  doubt: 'nudge',
+  doubt: NONE,
   work(view, pieceId: string, wayId: string): number {
     const { speed } = settingOfWay(view, wayOf(view, pieceId, wayId).way)
     const afterOn = view.bench.output.card.afterOn
@@ -62,7 +65,7 @@ export const endLightRoom = figure({
   formula: 'm = 2 - \\v{r}',
   symbols: { r: '=work.endLight|{0}|{1}' },
   source: 'Twice the light of a line is seen (common practice).',
-  doubt: 'nudge',
+  doubt: NONE,
   work: (view, pieceId: string, wayId: string): number => SEEN - view.figure(endLight, pieceId, wayId),
 })
 
@@ -74,7 +77,7 @@ export const evenUpTo = figure({
   symbols: {},
   source:
     'Light at a line’s beginning, solved for the speed at twice that of the line; a the lower of X and Y, w the mean radius.',
-  doubt: 'nudge',
+  doubt: NONE,
   work(view): number {
     const { acceleration, radius } = spotAndMotion(view)
     return evenSpeed(acceleration, radius)
@@ -89,7 +92,7 @@ export const signalPeriods = figure({
   formula: 'n = \\dfrac{2\\,w\\,f}{v}',
   symbols: {},
   source: 'By definition, w the smaller radius of the spot; 4 or more good, under 2 bands (common practice).',
-  doubt: 'nudge',
+  doubt: NONE,
   work(view, pieceId: string, wayId: string): number {
     const { speed } = settingOfWay(view, wayOf(view, pieceId, wayId).way)
     const dot = 2 * Math.min(view.figure(waist, 'x'), view.figure(waist, 'y'))

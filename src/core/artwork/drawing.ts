@@ -1,5 +1,5 @@
 import { boxOfOutline, type Box } from './flatten'
-import type { Outline } from './geometry'
+import type { Outline, Point } from './geometry'
 
 /** A shape of a drawing, in mm, y upwards from the lower left corner of the sheet. */
 export interface Shape {
@@ -50,13 +50,18 @@ export function joinedBox(p: Box, q: Box): Box {
 }
 
 /** Whether all numbers of an outline are there, and such as a drawing has. Source: by definition. */
-export function isNumbers(outline: Outline): boolean {
-  const points = [
-    outline.start,
-    ...outline.segments.flatMap((it) => {
-      if (it.kind === 'arc') return [it.to, it.centre, it.u, it.v, { x: it.start, y: it.sweep }]
-      return it.kind === 'cubic' ? [it.first, it.second, it.to] : [it.to]
-    }),
-  ]
-  return points.every(({ x, y }) => Math.abs(x) < 1e9 && Math.abs(y) < 1e9)
+export function isNumbers({ start, segments }: Outline): boolean {
+  if (!isPlace(start)) return false
+  for (const it of segments) {
+    if (!isPlace(it.to)) return false
+    if (it.kind === 'cubic' && !(isPlace(it.first) && isPlace(it.second))) return false
+    if (it.kind === 'arc' && !(isPlace(it.centre) && isPlace(it.u) && isPlace(it.v) && isPlace({ x: it.start, y: it.sweep })))
+      return false
+  }
+  return true
+}
+
+/** What is no number fails both comparisons. */
+function isPlace({ x, y }: Point): boolean {
+  return Math.abs(x) < 1e9 && Math.abs(y) < 1e9
 }

@@ -1,6 +1,7 @@
 import type { Finding } from '../units'
 import { arcCentre } from './arc'
 import { G, LETTER, M } from './codes'
+import { cycleSteps, isCycle, type CycleStep, type CycleWords } from './cycles'
 import { gather } from './findings'
 import { MOVE, MoveWriter, SPINDLE, type Moves } from './moves'
 import { emptyBlock, scanner } from './scan'
@@ -45,7 +46,15 @@ interface Modal {
   /** G92's offsets: what is taken from a number to come to the work. */
   offset: readonly [number, number, number]
   suspended: readonly [number, number, number]
+  /** What canned cycles keep from line to line, whether they go back to where they began or to R, and how the spindle turned. */
+  cycle: CycleWords
+  toFirst: boolean
+  before: number
 }
+
+const NO_CYCLE: CycleWords = { r: Number.NaN, z: Number.NaN, p: Number.NaN, q: Number.NaN }
+/** More repetitions than this are no row of holes. */
+const MOST_REPEATS = 10_000
 
 /**
  * Reads and carries out a program after RS274/NGC.
@@ -73,6 +82,9 @@ function startOf(): Modal {
     z: 0,
     offset: [0, 0, 0],
     suspended: [0, 0, 0],
+    cycle: NO_CYCLE,
+    toFirst: true,
+    before: SPINDLE.off,
   }
 }
 
@@ -83,12 +95,13 @@ class ProgramReader {
   private readonly words = new Words(this.block, this.found)
   private readonly moves = new MoveWriter()
   private readonly modal = startOf()
+  private readonly parameters = new Map<number, number>()
 
   constructor(private readonly options: ReadOptions) {}
 
   read(text: string): Program {
     const { found, block, moves } = this
-    const scan = scanner(text, found)
+    const scan = scanner(text, found, this.parameters)
     let lines = 0
     let percents = 0
     let ended = false
@@ -99,7 +112,9 @@ class ProgramReader {
       if (block.count > 0) {
         acted = true
         ended = this.isCarriedOut() && this.carryOut()
-      } else if (block.percent) ended = ++percents === 2
+        if (block.settings.length > 0) this.set()
+      } else if (block.settings.length > 0) acted = this.set() || acted
+      else if (block.percent) ended = ++percents === 2
       else if (block.broken) acted = true
     }
     if (!acted) {
@@ -118,6 +133,14 @@ class ProgramReader {
     return words.sort() && (!words.rare || this.haveUse())
   }
 
+  /** Parameters take the values that the line gives them. @returns Whether it gave any. */
+  private set(): boolean {
+    const { block } = this
+    if (block.broken || (block.deletable && this.options.deletable !== true)) return false
+    for (const [number, value] of block.settings) this.parameters.set(number, value)
+    return true
+  }
+
   /** Checks that every number on a line has a word that uses it. @returns Whether the line may be carried out. */
   private haveUse(): boolean {
     const { words, modal, found } = this
@@ -126,15 +149,19 @@ class ProgramReader {
     const motion = named === NONE ? modal.motion : named
     const moves = words.offset !== G.offset && (this.hasAxis() || named !== NONE)
     const arc = moves && isArc(motion)
-    this.centreHasUse(arc)
-    if (words.has(LETTER.P) && !words.dwell)
+    const cycle = moves && isCycle(motion)
+    this.centreHasUse(arc, cycle)
+    if (words.has(LETTER.P) && !words.dwell && !cycle)
       this.hasNoUse(LETTER.P, 'P has no use here: it belongs to a wait (G4). Take it away, or write G4.')
+    for (const letter of [LETTER.L, LETTER.Q])
+      if (words.has(letter) && !cycle)
+        this.hasNoUse(letter, `${String.fromCharCode(letter)} has no use here: it belongs to a canned cycle. Take it away.`)
     if (words.offset === G.offset && named !== NONE && named !== G.noMotion)
       this.hasNoUse(LETTER.X, 'G92 and a move would both use X, Y and Z. Put G92 on a line of its own.')
     return found.errors === before
   }
 
-  private centreHasUse(arc: boolean): void {
+  private centreHasUse(arc: boolean, cycle: boolean): void {
     const { words, modal } = this
     const code = words.code[GROUP.plane] as number
     const plane = code === NONE ? modal.plane : code / 10
@@ -146,7 +173,7 @@ class ProgramReader {
       else if (letter === across)
         this.hasNoUse(letter, `${name} has no use in the plane in force (G${plane}). Take it away, or choose the plane.`)
     }
-    if (!words.has(LETTER.R)) return
+    if (!words.has(LETTER.R) || cycle) return
     if (!arc) this.hasNoUse(LETTER.R, 'R has no use here: it belongs to an arc (G2 or G3). Take it away, or write the arc.')
     else if (given.length > 0) this.hasNoUse(LETTER.R, 'R and a centre by I, J or K stand on one line. Keep one of the two.')
   }
@@ -177,8 +204,17 @@ class ProgramReader {
     if (distance !== NONE) modal.absolute = distance === G.absolute
     if (words.offset !== NONE) this.setOffset()
     const motion = code[GROUP.motion] as number
-    if (motion !== NONE) modal.motion = motion
-    if (words.offset !== G.offset) this.move(motion !== NONE)
+    const back = code[GROUP.back] as number
+    if (back !== NONE) modal.toFirst = back === G.returnFirst
+    if (motion !== NONE) {
+      // A cycle that begins keeps nothing of an earlier one.
+      if (isCycle(motion) && !isCycle(modal.motion)) modal.cycle = NO_CYCLE
+      modal.motion = motion
+    }
+    if (words.offset !== G.offset) {
+      if (isCycle(modal.motion)) this.cycle(motion !== NONE)
+      else this.move(motion !== NONE)
+    }
     const stop = code[GROUP.stop] as number
     return stop === M.end || stop === M.rewind
   }
@@ -230,6 +266,76 @@ class ProgramReader {
     modal.z = z
     const feed = motion === G.rapid ? 0 : modal.feed
     this.write(block.line, KIND[motion / 10] as number, feed, centre[0], centre[1])
+  }
+
+  /** Carries out a canned cycle at the place of a line, or at several in a row. @param named The line itself says which. */
+  private cycle(named: boolean): void {
+    const { modal, words } = this
+    if (!this.hasAxis() && !named) return
+    const read = this.cycleOf()
+    if (typeof read === 'string') {
+      words.say('cycle', read, 1)
+      return
+    }
+    const { steps, repeats, r } = read
+    const given = (letter: number): number => words.value[letter] as number
+    const first = modal.z
+    for (let k = 0; k < repeats; k++) {
+      const x = end(given(LETTER.X), modal.x, modal.offset[0], modal)
+      const y = end(given(LETTER.Y), modal.y, modal.offset[1], modal)
+      if (modal.z < r) this.to({ z: r }, true)
+      this.to({ x, y }, true)
+      this.to({ z: r }, true)
+      for (const step of steps) {
+        if (step.kind === 'dwell') this.write(this.block.line, MOVE.dwell, step.seconds, 0, 0)
+        else if (step.kind === 'spindle')
+          [modal.spindle, modal.before] = step.isOn ? [modal.before, modal.before] : [SPINDLE.off, modal.spindle]
+        else this.to({ z: step.z }, step.kind === 'rapid')
+      }
+      this.to({ z: modal.toFirst ? Math.max(first, r) : r }, true)
+    }
+  }
+
+  /** What a cycle does at each place of the line; what stands in the way, in words. */
+  private cycleOf(): { readonly steps: readonly CycleStep[]; readonly repeats: number; readonly r: number } | string {
+    const { modal, words } = this
+    const { value } = words
+    if (modal.plane !== 17)
+      return 'Canned cycles are carried out in the plane XY here. Write G17 before, or the moves themselves.'
+    if (!(modal.feed > 0)) return 'This cycle has no feed rate. Write F once before it, such as F100.'
+    const repeats = words.has(LETTER.L) ? (value[LETTER.L] as number) : 1
+    if (!Number.isInteger(repeats) || repeats < 1) return 'L is how often a cycle is repeated: a whole number, 1 or more.'
+    if (repeats > MOST_REPEATS) return `L ${repeats} is more than ${MOST_REPEATS} repetitions. Write fewer.`
+    const kept = modal.cycle
+    const level = (letter: number, from: number, before: number): number =>
+      !words.has(letter)
+        ? before
+        : modal.absolute
+          ? (value[letter] as number) * modal.unit + modal.offset[2]
+          : from + (value[letter] as number) * modal.unit
+    const r = level(LETTER.R, modal.z, kept.r)
+    const z = level(LETTER.Z, r, kept.z)
+    const p = words.has(LETTER.P) ? (value[LETTER.P] as number) : kept.p
+    const q = words.has(LETTER.Q) ? (value[LETTER.Q] as number) * modal.unit : kept.q
+    if (Number.isNaN(r)) return 'A cycle needs R: the level that it begins from.'
+    if (Number.isNaN(z)) return 'A cycle needs Z: how deep it goes.'
+    if (z > r) return 'R lies below Z: a cycle goes down from R to Z.'
+    const cycle = { r, z, p, q }
+    const steps = cycleSteps(modal.motion, cycle)
+    if (typeof steps === 'string') return steps
+    modal.cycle = cycle
+    return { steps, repeats, r }
+  }
+
+  /** A straight move to a place; nothing where it is there already. */
+  private to(place: { readonly x?: number; readonly y?: number; readonly z?: number }, isRapid: boolean): void {
+    const { modal, block } = this
+    const { x = modal.x, y = modal.y, z = modal.z } = place
+    if (x === modal.x && y === modal.y && z === modal.z) return
+    modal.x = x
+    modal.y = y
+    modal.z = z
+    this.write(block.line, isRapid ? MOVE.rapid : MOVE.feed, isRapid ? 0 : modal.feed, 0, 0)
   }
 
   /** Whether the line moves at all, and may; what stands in the way is said. */

@@ -1,3 +1,4 @@
+import { LAST_PARAMETER, readValue } from './expression'
 import type { Gathered } from './findings'
 
 /** Most words that one line may hold; a line of 256 characters holds at most 128. */
@@ -20,6 +21,8 @@ export interface Block {
   percent: boolean
   /** Something on the line could not be read; its words are not to be carried out. */
   broken: boolean
+  /** Parameters that the line sets, in order: number and value. */
+  settings: readonly (readonly [number: number, value: number])[]
 }
 
 /** A block to read lines into. */
@@ -33,12 +36,17 @@ export function emptyBlock(): Block {
     deletable: false,
     percent: false,
     broken: false,
+    settings: NO_SETTINGS,
   }
 }
 
-const [TAB, NEW_LINE, RETURN, BLANK, HASH, PERCENT, OPEN, CLOSE, PLUS, MINUS, POINT, SLASH, SEMICOLON, BRACKET] = [
-  9, 10, 13, 32, 35, 37, 40, 41, 43, 45, 46, 47, 59, 91,
+const NO_SETTINGS: Block['settings'] = []
+
+const [TAB, NEW_LINE, RETURN, BLANK, HASH, PERCENT, OPEN, CLOSE, PLUS, MINUS, POINT, SLASH, SEMICOLON, EQUALS, BRACKET] = [
+  9, 10, 13, 32, 35, 37, 40, 41, 43, 45, 46, 47, 59, 61, 91,
 ] as const
+/** A function of one value begins. */
+const FUNCTION = /^(?:ABS|ACOS|ASIN|ATAN|COS|EXP|FIX|FUP|LN|ROUND|SIN|SQRT|TAN)\s*\[/i
 
 /** Letters that begin a word. Source: NISTIR 6556, table 2 (from memory): none of E, O, U, V, W. */
 const WORD_LETTERS = new Set(Array.from('ABCDFGHIJKLMNPQRSTXYZ', (it) => it.charCodeAt(0)))
@@ -57,12 +65,12 @@ export interface Scanner {
  * A scanner of RS274/NGC lines. Blanks may stand anywhere outside comments, inside numbers too; case is free; comments
  * stand in `( )` or, beyond the standard, behind `;` (common practice); `/` first marks a line that may be skipped.
  * @param given The whole program; a byte-order mark at its beginning is no part of it, and a lone carriage return ends a line.
- * @param found Hears every finding with line and column; nothing is skipped in silence.
+ * @param found Hears every finding with line and column; nothing is skipped in silence. @param parameters As they stand when a line is read.
  * Source: NISTIR 6556, 3.3 (from memory). The number reader is exact: digits are gathered as an integer under 2⁵³ and
  * divided once by a power of ten up to 10²², which IEEE 754 rounds correctly.
  */
-export function scanner(given: string, found: Gathered): Scanner {
-  return new LineScanner(withLineFeeds(given), found)
+export function scanner(given: string, found: Gathered, parameters: ReadonlyMap<number, number> = new Map()): Scanner {
+  return new LineScanner(withLineFeeds(given), found, parameters)
 }
 
 class LineScanner implements Scanner {
@@ -74,6 +82,7 @@ class LineScanner implements Scanner {
   constructor(
     private readonly text: string,
     private readonly found: Gathered,
+    private readonly parameters: ReadonlyMap<number, number>,
   ) {
     this.length = text.length
   }
@@ -87,6 +96,7 @@ class LineScanner implements Scanner {
     block.deletable = false
     block.percent = false
     block.broken = false
+    block.settings = NO_SETTINGS
     for (;;) {
       const code = this.at < this.length ? this.text.charCodeAt(this.at) : NEW_LINE
       if (code === NEW_LINE) break
@@ -120,7 +130,7 @@ class LineScanner implements Scanner {
       else if (code !== BLANK && code !== TAB) break
     }
     this.at = here
-    if (many === 0) return this.noNumber(block, letter, start, this.at < this.length ? code : NEW_LINE)
+    if (many === 0) return this.noNumber(block, letter, start, this.at < this.length ? code : NEW_LINE, negative)
     if (!WORD_LETTERS.has(letter)) {
       const word = this.text.slice(start, Math.min(this.at, start + 40)).trim()
       return this.wrong(
@@ -136,11 +146,15 @@ class LineScanner implements Scanner {
           ? digits / (TENS[decimals] as number)
           : digits
         : Number(this.plain(start + 1, this.at))
+    this.keep(block, letter, negative ? -value : value, start)
+  }
+
+  private keep(block: Block, letter: number, value: number, start: number): void {
     const n = block.count
     if (n >= MOST_WORDS)
       return this.wrong(block, 'too-many-words', `More than ${MOST_WORDS} words on one line. Break it up.`, start)
     block.letters[n] = letter
-    block.values[n] = negative ? -value : value
+    block.values[n] = value
     block.columns[n] = start - this.lineStart + 1
     block.count = n + 1
   }
@@ -149,34 +163,64 @@ class LineScanner implements Scanner {
     return this.text.slice(from, to).replace(/[\s+-]/g, '')
   }
 
-  private noNumber(block: Block, letter: number, start: number, code: number): void {
+  /** No number stands behind a letter: an expression does, or nothing. */
+  private noNumber(block: Block, letter: number, start: number, code: number, negative: boolean): void {
     const name = String.fromCharCode(letter)
-    if (code === HASH || code === BRACKET) {
-      this.wrong(
-        block,
-        'known-not-supported',
-        `${name}: parameters (#) and expressions ([ ]) are of the standard but are not worked out here. Write the number itself.`,
-        start,
-      )
-      this.skipExpression()
-    } else
-      this.wrong(
+    const isExpression = code === HASH || code === BRACKET || FUNCTION.test(this.text.slice(this.at, this.at + 12))
+    if (!isExpression || !WORD_LETTERS.has(letter))
+      return this.wrong(
         block,
         'no-number',
         `${name} has no number behind it. Write one with at most one point and no exponent, such as ${name}12.5.`,
         start,
       )
+    if (negative) return this.wrongValue(block, `A sign belongs to a number: write ${name}[0-…] in place of ${name}-….`, start)
+    const value = this.valueAt(block, this.at)
+    if (value !== null) this.keep(block, letter, value, start)
   }
 
-  /** Passes over what belongs to a parameter or expression, up to the next comment or line. */
-  private skipExpression(): void {
-    while (
-      this.at < this.length &&
-      this.text.charCodeAt(this.at) !== NEW_LINE &&
-      this.text.charCodeAt(this.at) !== OPEN &&
-      this.text.charCodeAt(this.at) !== SEMICOLON
-    )
-      this.at++
+  /** A value from a place on; null where there is none, which is said. */
+  private valueAt(block: Block, from: number): number | null {
+    const read = readValue(this.text, from, this.lineEnd(), (it) => this.parameters.get(it) ?? 0)
+    if ('wrong' in read) {
+      this.wrongValue(block, read.wrong, read.at)
+      return null
+    }
+    this.at = read.end
+    return read.value
+  }
+
+  /** What cannot be worked is said; what stands behind it on the line is passed over. */
+  private wrongValue(block: Block, message: string, at: number): void {
+    this.wrong(block, 'expression', message, at)
+    this.at = this.lineEnd()
+  }
+
+  /** Where the line ends, or its first comment begins. */
+  private lineEnd(): number {
+    let at = this.at
+    for (; at < this.length; at++) {
+      const code = this.text.charCodeAt(at)
+      if (code === NEW_LINE || code === OPEN || code === SEMICOLON) break
+    }
+    return at
+  }
+
+  /** `#5 = [1 + 2]`: takes effect when the whole line has been read. */
+  private readSetting(block: Block): void {
+    const start = this.at
+    this.at++
+    const number = this.valueAt(block, this.at)
+    if (number === null) return
+    const whole = Math.round(number)
+    if (Math.abs(number - whole) > 1e-4 || whole < 1 || whole > LAST_PARAMETER)
+      return this.wrongValue(block, `Parameters have whole numbers from 1 to ${LAST_PARAMETER}, not ${number}.`, start)
+    while (this.at < this.length && (this.text.charCodeAt(this.at) === BLANK || this.text.charCodeAt(this.at) === TAB)) this.at++
+    if (this.text.charCodeAt(this.at) !== EQUALS)
+      return this.wrongValue(block, `“=” and a value are missing behind #${whole}: write #${whole}=12.5.`, this.at)
+    this.at++
+    const value = this.valueAt(block, this.at)
+    if (value !== null) block.settings = [...block.settings, [whole, value]]
   }
 
   private readOther(block: Block, code: number): void {
@@ -188,15 +232,8 @@ class LineScanner implements Scanner {
     } else if (code === PERCENT && block.count === 0) {
       block.percent = true
       this.at++
-    } else if (code === HASH) {
-      this.wrong(
-        block,
-        'known-not-supported',
-        'Setting parameters (#) is of the standard but is not done here. Write the numbers themselves.',
-        this.at,
-      )
-      this.skipExpression()
-    } else {
+    } else if (code === HASH) this.readSetting(block)
+    else {
       const what = code === CLOSE ? 'closes a comment that never began' : 'cannot stand here'
       this.wrong(
         block,

@@ -18,6 +18,10 @@ const GROUPS = [
   'stop',
   'spindle',
   'coolant',
+  'return',
+  'path',
+  'tool',
+  'override',
 ] as const satisfies readonly Group[]
 const groupOf = (name: Group): number => (GROUPS as readonly Group[]).indexOf(name)
 
@@ -28,6 +32,7 @@ export const GROUP = {
   distance: groupOf('distance'),
   units: groupOf('units'),
   stop: groupOf('stop'),
+  back: groupOf('return'),
   spindle: groupOf('spindle'),
 } as const
 const COOLANT = groupOf('coolant')
@@ -38,8 +43,11 @@ const MOST_M = 4
 
 /** Letters that hold a number of the line itself: 1; those that only some words use: 2. */
 const USED_LETTERS = new Uint8Array(91)
-for (const letter of 'FNSXYZ') USED_LETTERS[letter.charCodeAt(0)] = 1
-for (const letter of 'IJKPR') USED_LETTERS[letter.charCodeAt(0)] = 2
+for (const letter of 'FHNSTXYZ') USED_LETTERS[letter.charCodeAt(0)] = 1
+for (const letter of 'IJKLPQR') USED_LETTERS[letter.charCodeAt(0)] = 2
+
+/** Letters whose numbers count or measure something. */
+const NOT_NEGATIVE = new Set('FHLPQST')
 
 /** One line's words by letter and by group, used again for every line. */
 export class Words {
@@ -51,8 +59,9 @@ export class Words {
   dwell = false
   /** The G92 word on the line in tenths, or NONE. */
   offset = NONE
-  /** A word stands on the line that only some words use: I, J, K, R, P, or G92. */
+  /** A word stands on the line that only some words use: I, J, K, L, P, Q, R, or G92. */
   rare = false
+  private readonly saidIdle = new Set<string>()
 
   constructor(
     private readonly block: Block,
@@ -115,8 +124,7 @@ export class Words {
         `${name} (${IDLE_LETTERS.get(name) ?? ''}) is of the standard but is not carried out here. Take it away.`,
         column,
       )
-    else if ((letter === LETTER.F || letter === LETTER.S || letter === LETTER.P) && value < 0)
-      this.say('negative', `${name} cannot be negative.`, column)
+    else if (value < 0 && NOT_NEGATIVE.has(name)) this.say('negative', `${name} cannot be negative.`, column)
   }
 
   private sortCode(letter: number, value: number, column: number): void {
@@ -125,8 +133,22 @@ export class Words {
       Math.abs(code - value * 10) > 1e-6 ? undefined : (letter === LETTER.G ? G_WORDS : M_WORDS).get(code)
     const name = `${String.fromCharCode(letter)}${value}`
     if (known?.supported !== true) this.refuse(name, known, column)
+    else if (known.isIdle === true) this.takeIdle(name, known, code, column)
     else if (known.group === 'not modal') this.takeNotModal(name, code, column)
     else this.takeModal(name, known.group, code, column)
+  }
+
+  private takeIdle(name: string, { group, does }: KnownWord, code: number, column: number): void {
+    this.takeModal(name, group, code, column)
+    if (this.saidIdle.has(name)) return
+    this.saidIdle.add(name)
+    this.found.report(
+      'warning',
+      'no-effect',
+      `${name} (${does}) is read, and changes nothing of what is drawn.`,
+      this.block.line,
+      column,
+    )
   }
 
   private takeNotModal(name: string, code: number, column: number): void {

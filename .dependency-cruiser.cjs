@@ -20,6 +20,7 @@ const DOMAINS = [
   'air',
   'safety',
   'work',
+  'refit',
   'schedule',
   'cost',
   'workshop',

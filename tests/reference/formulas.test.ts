@@ -27,7 +27,15 @@ import { si, toMaths } from '../tex'
 const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'what is summed, counted or chosen stands in lists of the bench, not in symbols': [
     ...['work.kerfNow', 'work.edgeRoom', 'work.travelRoom', 'work.lightRoom', 'work.burningSeconds', 'work.pictureTones'],
-    ...['work.cutChance', 'work.underMargin', 'work.endLight', 'work.evenUpTo', 'work.signalPeriods'],
+    ...[
+      'work.cutChance',
+      'work.underMargin',
+      'work.endLight',
+      'work.evenUpTo',
+      'work.signalPeriods',
+      'work.placeRoom',
+      'work.fenceOff',
+    ],
     ...['plan.openWork', 'plan.ownHours', 'plan.spent', 'plan.toSpend', 'plan.unordered', 'plan.criticalPath', 'plan.stockLeft'],
     ...[
       'plan.materialsMargin',
@@ -164,9 +172,14 @@ function withDriver(kind: string, facts: Readonly<Record<string, number>>, choic
   )
 }
 
+function fenced({ work, ...bench }: Bench): Bench {
+  return { ...bench, work: { ...work, placedBy: 'fence', fenceBurnt: 'yes', fenceBurntX: 23, fenceBurntY: 20 } }
+}
+
 /** The demos, and the first on every kinematics, with what their machines have not been measured for yet. */
 const benches: readonly (readonly [string, Bench])[] = [
   ['plover', entered(plover().bench, { 'optics.gauge': 4, 'burns.exposure.board': 0.001, 'burns.exposure.held': 5 })],
+  ['plover with a fence that was laid elsewhere', fenced(plover().bench)],
   ...Object.keys(KINEMATICS).map((it) => {
     const bench = entered(railed(it), {
       'motion.axes.x.closedBelt': 200,

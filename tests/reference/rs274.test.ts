@@ -3,7 +3,7 @@ import { MOVE, readProgram } from '../../src/core/gcode'
 
 /** Blocks with answers worked by hand after NISTIR 6556 (RS274/NGC, version 3; clauses from memory). */
 
-const KINDS = new Map(Object.entries(MOVE).map(([name, kind]) => [kind, name]))
+const KINDS = new Map<number, string>(Object.entries(MOVE).map(([name, kind]) => [kind, name]))
 const round = (it: number): number => Math.round(it * 1e6) / 1e6 + 0
 /** Each move as its kind and its end; of a dwell its seconds. */
 const moves = (text: string) => {

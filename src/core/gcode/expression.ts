@@ -57,7 +57,7 @@ class Wrong extends Error {
 /**
  * Reads one value of a line: a number, a parameter, an expression in brackets, a function of one. Blanks may stand anywhere.
  * @param text The program. @param from Where the value begins. @param end Where its line ends.
- * @param parameter The value of a parameter; 0 where none was set. Valid: any text. Source: NISTIR 6556, 3.3.2 (from memory).
+ * @param parameter The value of a parameter; 0 where none was set. @throws {RangeError} never. Valid: any text. Source: NISTIR 6556, 3.3.2 (from memory).
  */
 export function readValue(text: string, from: number, end: number, parameter: (number: number) => number): ValueRead {
   const reader = new ValueReader(text, from, end, parameter)

@@ -16,6 +16,8 @@ export type Step =
     }
   | ArcStep
   | { readonly kind: 'wait'; readonly seconds: number }
+  /** The light stands for a time where the head is. */
+  | { readonly kind: 'dot'; readonly seconds: number; readonly power: number }
   | { readonly kind: 'remark'; readonly text: string }
 
 export interface ArcStep {
@@ -74,6 +76,11 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
         writer.setPower(0)
         writer.lines.push(...templateLines(card.dwell.replaceAll('{seconds}', printed(step.seconds, 3))))
         break
+      case 'dot':
+        writer.setPower(step.power)
+        writer.lines.push(...templateLines(card.dwell.replaceAll('{seconds}', printed(step.seconds, 3))))
+        writer.setPower(0)
+        break
       case 'remark':
         writer.lines.push(`(${step.text.replace(/[()\n\r]/g, ' ').slice(0, 250)})`)
         break
@@ -88,7 +95,7 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
 
 /** Powers that the card cannot say: beyond full, or grey where the output is only switched. */
 function powerFindings(steps: readonly Step[], card: OutputCard): readonly Finding[] {
-  const powers = new Set(steps.flatMap((it) => (it.kind === 'line' || it.kind === 'arc' ? [it.power] : [])))
+  const powers = new Set(steps.flatMap((it) => ('power' in it ? [it.power] : [])))
   const beyond = [...powers].find((it) => !(it >= 0 && it <= 1))
   const refuse = (code: string, message: string): readonly Finding[] => [{ code, severity: 'error', path: 'beamOn', message }]
   const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`

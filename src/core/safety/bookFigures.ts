@@ -1,6 +1,7 @@
 import { figureOf, NotYet } from '../bench'
 import { aMaterial, type CutBench } from '../burn'
-import { MATERIALS, type MaterialId } from './materials'
+import type { MaterialId } from './materialIds'
+import { MATERIALS } from './materials'
 
 const figure = figureOf<CutBench>()
 

@@ -1,7 +1,8 @@
 import { verdictOf } from '../bench'
 import type { CutBench } from '../burn'
 import { bookMargin } from './bookFigures'
-import { isUsual, MATERIALS, type MaterialId } from './materials'
+import type { MaterialId } from './materialIds'
+import { isUsual, MATERIALS } from './materials'
 
 const verdict = verdictOf<CutBench>()
 

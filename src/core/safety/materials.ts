@@ -1,3 +1,5 @@
+import { MATERIAL_IDS, type MaterialId } from './materialIds'
+
 /** How a material stands to a diode's beam: as usual, with a condition, or never. */
 export type Burning = 'usual' | 'condition' | 'never'
 
@@ -40,7 +42,7 @@ export const MATERIALS = {
   celluloid: never('celluloid, batteries, sealed hollow things', 'deflagration or burst'),
   mirror: never('mirror-bright metal and bare glass', 'the beam is thrown out of the machine'),
   unknown: never('anything unknown', 'what it gives off is unknown'),
-} as const satisfies Record<string, Material>
+} as const satisfies Record<MaterialId, Material>
 
 /** What makes the mark on a material that is coated, and what to beware of (common practice). */
 export const COATED: Readonly<Partial<Record<keyof typeof MATERIALS, { readonly makes: string; readonly beware: string }>>> = {
@@ -65,9 +67,6 @@ export const COATED: Readonly<Partial<Record<keyof typeof MATERIALS, { readonly 
     beware: 'The beam goes on through it: what lies beneath is burnt, and a smooth bed throws it back.',
   },
 }
-
-export type MaterialId = keyof typeof MATERIALS
-export const MATERIAL_IDS = Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]
 
 /**
  * Why a material is not burnt, in words; null where nothing on the list is against it. What is not on the list is not known, and

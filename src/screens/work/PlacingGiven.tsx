@@ -22,18 +22,14 @@ export function PlacingGiven({ bench }: { readonly bench: Bench }) {
           value={work.placedBy}
           choose={(placedBy) => setPlacing({ placedBy })}
         />
-        {work.placedBy === 'measured' ? (
+        {work.placedBy === 'measured' && (
           <>
-            : its left edge <FactField path="work.sheetX" /> from zero, its lower edge <FactField path="work.sheetY" />.
-          </>
-        ) : (
-          <>
-            , whose inner edges meet <FactField path="work.fenceX" /> from zero along X and <FactField path="work.fenceY" /> along
-            Y.
+            : its left edge <FactField path="work.sheetX" /> from zero, its lower edge <FactField path="work.sheetY" />
           </>
         )}
+        .
       </Sentence>
-      {work.placedBy === 'fence' && <Fence bench={bench} />}
+      <Fence bench={bench} />
       <p className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
         There are <Count label="Places across" value={work.placeColumns} keep={(placeColumns) => setPlacing({ placeColumns })} />{' '}
         × <Count label="Places up" value={work.placeRows} keep={(placeRows) => setPlacing({ placeRows })} />{' '}
@@ -136,15 +132,24 @@ function Fence({ bench }: { readonly bench: Bench }) {
   const { work } = bench
   const corner = { x: work.fenceX.value ?? 0, y: work.fenceY.value ?? 0 }
   const laying = { power: work.layPower, speed: work.laySpeed }
+  const isUsed = work.placedBy === 'fence'
   return (
-    <details className="max-w-[46rem] pb-1 text-[14px]" open={work.fenceBurnt === 'no'}>
-      <summary className="cursor-pointer text-teal">Burn the lines of the fence</summary>
+    <details className="max-w-[46rem] pb-1 text-[14px]" open={isUsed && work.fenceBurnt === 'no'}>
+      <summary className="cursor-pointer text-teal">{isUsed ? 'Burn the lines of the fence' : 'Lay a fence on the bed'}</summary>
       <p className="in-words leading-[2.1]">
-        Put tape or card on the bed where its corner comes. Two lines are burnt,{' '}
+        Its inner edges meet <FactField path="work.fenceX" /> from zero along X and <FactField path="work.fenceY" /> along Y. Put
+        tape or card on the bed where its corner comes. Two lines are burnt,{' '}
         <MmField label="Fence along X" above valueMm={work.fenceLong} keep={(mm) => setPlacing({ fenceLong: mm ?? 120 })} /> along
         X and <MmField label="Fence along Y" above valueMm={work.fenceHigh} keep={(mm) => setPlacing({ fenceHigh: mm ?? 80 })} />{' '}
         along Y, at <LayingNumbers bench={bench} />. Then screw the fence down with its inner edges along them: from then on a
         sheet is pushed into the corner, and the same place is met again and again.
+        {isUsed && (
+          <>
+            {' '}
+            Without a fence a sheet lies where it was measured: its left edge <FactField path="work.sheetX" /> from zero, its
+            lower edge <FactField path="work.sheetY" />.
+          </>
+        )}
       </p>
       <HandOut
         name="lines of the fence"

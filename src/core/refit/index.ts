@@ -1,0 +1,3 @@
+export * from './asked'
+export * from './beam'
+export * from './shape'

@@ -1,0 +1,27 @@
+/** Names of the materials that `materials.ts` tells of, in its order; kept apart, for what a bench holds needs no more of them. */
+export const MATERIAL_IDS = [
+  'wood',
+  'paper',
+  'cork',
+  'cotton',
+  'slate',
+  'anodised',
+  'darkAcrylic',
+  'mdf',
+  'leather',
+  'clearAcrylic',
+  'glass',
+  'coatedSteel',
+  'vinyl',
+  'fluoropolymer',
+  'nitrogenPlastic',
+  'foam',
+  'fibre',
+  'chromeLeather',
+  'treatedWood',
+  'galvanised',
+  'celluloid',
+  'mirror',
+  'unknown',
+] as const
+export type MaterialId = (typeof MATERIAL_IDS)[number]

@@ -37,7 +37,7 @@ export const fenceRoom = figure({
   of: aFence,
   label: 'Fence within 0.01 mm of its lines by',
   quantity: 'length',
-  formula: 'm = 0.01 - \\v{d}',
+  formula: 'm = 0.01\\ \\text{mm} - \\v{d}',
   symbols: { d: '=work.fenceOff' },
   source: 'What a program prints is no finer (common practice).',
   doubt: { none: 'As the distance itself.' },

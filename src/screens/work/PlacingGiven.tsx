@@ -27,7 +27,7 @@ export function PlacingGiven({ bench }: { readonly bench: Bench }) {
             : its left edge <FactField path="work.sheetX" /> from zero, its lower edge <FactField path="work.sheetY" />
           </>
         )}
-        .
+        {work.placedBy === 'fence' && <Corner words=", whose inner edges meet" />}.
       </Sentence>
       <Fence bench={bench} />
       <p className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
@@ -127,6 +127,15 @@ function LayingNumbers({ bench }: { readonly bench: Bench }) {
   )
 }
 
+/** Where the fence's inner edges meet. */
+function Corner({ words }: { readonly words: string }) {
+  return (
+    <>
+      {words} <FactField path="work.fenceX" /> from zero along X and <FactField path="work.fenceY" /> along Y
+    </>
+  )
+}
+
 /** The lines along which a fence is laid. */
 function Fence({ bench }: { readonly bench: Bench }) {
   const { work } = bench
@@ -137,8 +146,12 @@ function Fence({ bench }: { readonly bench: Bench }) {
     <details className="max-w-[46rem] pb-1 text-[14px]" open={isUsed && work.fenceBurnt === 'no'}>
       <summary className="cursor-pointer text-teal">{isUsed ? 'Burn the lines of the fence' : 'Lay a fence on the bed'}</summary>
       <p className="in-words leading-[2.1]">
-        Its inner edges meet <FactField path="work.fenceX" /> from zero along X and <FactField path="work.fenceY" /> along Y. Put
-        tape or card on the bed where its corner comes. Two lines are burnt,{' '}
+        {!isUsed && (
+          <>
+            <Corner words="Its inner edges meet" />.{' '}
+          </>
+        )}
+        Put tape or card on the bed where its corner comes. Two lines are burnt,{' '}
         <MmField label="Fence along X" above valueMm={work.fenceLong} keep={(mm) => setPlacing({ fenceLong: mm ?? 120 })} /> along
         X and <MmField label="Fence along Y" above valueMm={work.fenceHigh} keep={(mm) => setPlacing({ fenceHigh: mm ?? 80 })} />{' '}
         along Y, at <LayingNumbers bench={bench} />. Then screw the fence down with its inner edges along them: from then on a

@@ -13,5 +13,6 @@ export const PART_WORDS: Readonly<Record<string, string>> = {
   'controller/ramp': 'power mark',
   'controller/run': 'steps per mm calibrate calibration scale size',
   'work/program': 'gcode file nc open line listing',
+  'work/refit': 'router mill spindle depth plunge convert gcode',
   'power/signal': 'pwm frequency bands',
 }

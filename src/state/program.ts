@@ -61,6 +61,11 @@ export async function drawProgram(view: DrawingView): Promise<ImageBitmap | null
   return (await open?.remote.draw(view)) ?? null
 }
 
+/** The worker that holds the program which is open; null where none is. */
+export function programWorker(): Comlink.Remote<ProgramWorker> | null {
+  return open?.remote ?? null
+}
+
 /** Some lines of the program that is open, from 1; none where none is. */
 export async function linesOfProgram(first: number, count: number): Promise<readonly string[]> {
   return (await open?.remote.lines(first, count)) ?? []

@@ -35,14 +35,14 @@ export interface Changed {
 
 /** Kinds of changes, with what is said of each. */
 export const CHANGES = {
-  parted: 'moves came to the surface on their way and are parted there',
-  vanished: 'plunges and retreats without a way of their own are gone',
-  ramped: 'ramps below the surface are burnt, with power by their depth',
-  dotted: 'holes that were plunged are dots',
-  leftOut: 'holes that were plunged are left out',
-  again: 'ways that were gone again deeper are burnt once',
-  waited: 'waits are gone',
-  chorded: 'arcs that stood upright are short lines, as they are seen from above',
+  parted: 'Moves that come to the surface on their way, parted there',
+  vanished: 'Plunges and retreats, gone',
+  ramped: 'Ramps below the surface, burnt by their depth',
+  dotted: 'Holes that were plunged, now dots',
+  leftOut: 'Holes that were plunged, left out',
+  again: 'Ways that are gone over again, burnt once',
+  waited: 'Waits, gone',
+  chorded: 'Arcs that stand upright, as they are seen from above',
 } as const
 
 /** A program made for a beam. */

@@ -9,22 +9,22 @@ const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
 export function ProgramPlate({ survey }: { readonly survey: ProgramSummary }) {
   const bench = useBenchStore((it) => it.bench)
   if (bench === null) return null
-  const travel = travelOf(bench)
+  const travel = programTravel(bench)
   return (
     <Plate
       title="What the program does"
-      extent={extentOf(survey, travel)}
+      extent={programExtent(survey, travel)}
       margins={MARGINS}
       className="keep-together h-full min-h-[260px] print:h-[420px]"
       drawing={
         <>
-          <Travel travel={travel} />
+          <ProgramTravel travel={travel} />
           <Pointing />
         </>
       }
       fields={
         <>
-          <Path survey={survey} />
+          <ProgramPath of={survey} draw={drawProgram} label="The way of the head, ember where the beam is on" />
           <InHand />
         </>
       }
@@ -37,7 +37,7 @@ interface Travel {
   readonly y: number | null
 }
 
-function travelOf(bench: Bench): Travel {
+export function programTravel(bench: Bench): Travel {
   const of = (letter: string): number | null => {
     const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
     return id === undefined ? null : (bench.motion.axes[id]?.travel.value ?? null)
@@ -45,7 +45,7 @@ function travelOf(bench: Bench): Travel {
   return { x: of('X'), y: of('Y') }
 }
 
-function extentOf({ bounds }: ProgramSummary, { x, y }: Travel): Extent {
+export function programExtent({ bounds }: ProgramSummary, { x, y }: Travel): Extent {
   const box = {
     left: Math.min(0, bounds?.minX ?? 0),
     right: Math.max(x ?? 0, bounds?.maxX ?? 0),
@@ -55,7 +55,7 @@ function extentOf({ bounds }: ProgramSummary, { x, y }: Travel): Extent {
   return { ...box, right: Math.max(box.right, box.left + 1), top: Math.max(box.top, box.bottom + 1) }
 }
 
-function Travel({ travel: { x, y } }: { readonly travel: Travel }) {
+export function ProgramTravel({ travel: { x, y } }: { readonly travel: Travel }) {
   const frame = usePlateFrame()
   return (
     <>
@@ -99,7 +99,7 @@ function Pointing() {
 const NEAR_PX = 12
 
 /** What the line in hand does: its way, with a ring where it ends. */
-function InHand() {
+export function InHand() {
   const way = useProgram((it) => it.way)
   const { width, height, x, y } = usePlateFrame()
   if (way === null) return null
@@ -121,7 +121,13 @@ function InHand() {
 }
 
 /** The path, drawn away from the page and laid in as one picture. */
-function Path({ survey }: { readonly survey: ProgramSummary }) {
+export function ProgramPath(props: {
+  /** Drawn anew when it is another one. */
+  readonly of: unknown
+  readonly draw: typeof drawProgram
+  readonly label: string
+}) {
+  const { of, draw, label } = props
   const { width, height, scale, x, y } = usePlateFrame()
   const [originX, originY] = [x(0), y(0)]
   const theme = useSettings((it) => it.theme)
@@ -145,7 +151,7 @@ function Path({ survey }: { readonly survey: ProgramSummary }) {
       dark: colour('--second'),
       lit: colour('--ember'),
     }
-    void drawProgram(view).then((picture) => {
+    void draw(view).then((picture) => {
       if (!here || picture === null) return
       node.width = picture.width
       node.height = picture.height
@@ -154,13 +160,6 @@ function Path({ survey }: { readonly survey: ProgramSummary }) {
     return () => {
       here = false
     }
-  }, [survey, width, height, scale, originX, originY, theme])
-  return (
-    <canvas
-      ref={canvas}
-      className="pointer-events-none absolute inset-0 h-full w-full"
-      role="img"
-      aria-label="The way of the head, ember where the beam is on"
-    />
-  )
+  }, [of, draw, width, height, scale, originX, originY, theme])
+  return <canvas ref={canvas} className="pointer-events-none absolute inset-0 h-full w-full" role="img" aria-label={label} />
 }

@@ -3,12 +3,13 @@ import { machineLimits, type Bench } from '../../core/document'
 import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
-import { FileButton, Findings, Panel, Sheet, StageLink, useUnits } from '../../ui'
+import { FileButton, Findings, Panel, Parts, Sheet, StageLink, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
 import { LineLink } from './LineLink'
 import { Listing } from './Listing'
 import { ProgramPlate } from './ProgramPlate'
 import { sayTime } from './sayTime'
+import { work } from './stage'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
 export function Work() {
@@ -19,7 +20,8 @@ export function Work() {
   if (survey === null) {
     return (
       <div className="max-w-[46rem] px-4 py-4 sm:px-6">
-        <h1 className="text-[22px] font-[680] leading-tight">What will this program do?</h1>
+        <Parts of={work} open="program" />
+        <h1 className="mt-4 text-[22px] font-[680] leading-tight">What will this program do?</h1>
         <p className="mt-3 py-1">
           A G-code program from elsewhere is looked at before the beam is on: drop it anywhere on this window, or choose it.
           Artwork is taken in at{' '}
@@ -40,14 +42,17 @@ export function Work() {
       question="What will this program do?"
       about={`${name}: ember where the beam is on, thin where it is not. Press on a way, or on a line, to see which belongs to which.`}
       plate={
-        <div className="mt-2 grid shrink-0 gap-4 sm:h-[clamp(260px,min(60vh,90vw),680px)] sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:block print:h-auto">
-          <div className="h-[min(60vh,90vw)] sm:h-full">
-            <ProgramPlate survey={survey} />
+        <>
+          <Parts of={work} open="program" />
+          <div className="mt-2 grid shrink-0 gap-4 sm:h-[clamp(260px,min(60vh,90vw),680px)] sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:block print:h-auto">
+            <div className="h-[min(60vh,90vw)] sm:h-full">
+              <ProgramPlate survey={survey} />
+            </div>
+            <div className="flex h-72 min-h-0 flex-col sm:h-full">
+              <Listing survey={survey} />
+            </div>
           </div>
-          <div className="flex h-72 min-h-0 flex-col sm:h-full">
-            <Listing survey={survey} />
-          </div>
-        </div>
+        </>
       }
       given={<Given name={name} bench={bench} reading={reading?.lines ?? null} />}
       side={<Side survey={survey} bench={bench} />}
@@ -63,7 +68,7 @@ function useReworkedLimits(bench: Bench | null): void {
   }, [key])
 }
 
-function ChooseProgram({ bench }: { readonly bench: Bench }) {
+export function ChooseProgram({ bench }: { readonly bench: Bench }) {
   const take = (file: File): void => void openProgram(file, machineLimits(engineOf(bench)))
   return (
     <FileButton label="Program file" first take={take}>
@@ -72,7 +77,7 @@ function ChooseProgram({ bench }: { readonly bench: Bench }) {
   )
 }
 
-function Reading({ name, lines }: { readonly name: string; readonly lines: number }) {
+export function Reading({ name, lines }: { readonly name: string; readonly lines: number }) {
   return (
     <p role="status" className="flex flex-wrap items-center gap-4">
       Reading “{name}”: <span className="num">{printNumber(lines)}</span> lines so far

@@ -7,6 +7,7 @@ export const work = stage({
   parts: [
     { id: 'order', name: 'Work order' },
     { id: 'program', name: 'Program' },
+    { id: 'refit', name: 'From a cutter' },
   ],
   domains: ['motion', 'optics', 'calibrate', 'trials', 'beam', 'burn', 'testcard', 'work'],
   words: async () => (await import('./words')).words,

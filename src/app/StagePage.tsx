@@ -59,14 +59,15 @@ function PartPage({ stage, part }: { readonly stage: StageDef; readonly part: Pa
   use(coming[1])
   const about = useBenchStore(({ bench }) => (bench === null ? null : (said?.aboutFor?.(bench) ?? null)))
   if (sheet === undefined || said === undefined) return null
-  if ('sheet' in sheet) return <sheet.sheet />
+  const parts = stage.parts.length > 1 && <Parts of={stage} open={part.id} />
+  if ('sheet' in sheet) return <sheet.sheet parts={parts} />
   return (
     <Sheet
       question={said.question ?? stage.question}
       about={about ?? said.about}
       plate={
         <>
-          {stage.parts.length > 1 && <Parts of={stage} open={part.id} />}
+          {parts}
           <sheet.plate />
         </>
       }

@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react'
+import type { ComponentType, ReactNode } from 'react'
 import type { Bench, DomainId, StageId } from '../core/document'
 
 /** One part of a stage, in the address and above the plate. */
@@ -24,7 +24,7 @@ export interface PartWords {
 /** What a part of a stage shows: plate, given and side of one sheet, or a sheet of its own. */
 export type PartSheet =
   | { readonly plate: ComponentType; readonly given: ComponentType; readonly side: ComponentType }
-  | { readonly sheet: ComponentType }
+  | { readonly sheet: ComponentType<{ readonly parts: ReactNode }> }
 
 /** A stage of the route. Whatever lists, opens or tests stages reads this. */
 export interface StageDef {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import type { Bench } from '../../core/document'
 import { CHANGES } from '../../core/refit'
 import { whyNotBurnt } from '../../core/safety'
@@ -17,19 +17,18 @@ import {
   type RefitSummary,
   type RunDraft,
 } from '../../state'
-import { Findings, Panel, Parts, Plate, SelectOf, Sheet, usePlateFrame, useUnits } from '../../ui'
+import { Findings, Panel, Plate, SelectOf, Sheet, usePlateFrame, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
 import { InHand, programExtent, ProgramPath, programTravel, ProgramTravel } from './ProgramPlate'
 import { LineLink } from './LineLink'
 import { RefitGiven } from './RefitGiven'
 import { sayTime } from './sayTime'
-import { work } from './stage'
 import { ChooseProgram, Reading } from './Work'
 
 const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
 
 /** A program for a cutter, made one for the beam: what lies below the surface is burnt. */
-export function Refit() {
+export function Refit({ parts }: { readonly parts: ReactNode }) {
   const { name, reading, survey, refused: unread } = useProgram()
   const bench = useBenchStore((it) => it.bench)
   useBegun(bench, survey)
@@ -37,7 +36,7 @@ export function Refit() {
   if (survey === null) {
     return (
       <div className="max-w-[46rem] px-4 py-4 sm:px-6">
-        <Parts of={work} open="refit" />
+        {parts}
         <h1 className="mt-4 text-[22px] font-[680] leading-tight">How does a cutter’s program become one for the beam?</h1>
         <p className="mt-3 py-1">
           A program for a router or mill goes down into the material and up again. Here what lies below the surface is burnt,
@@ -57,7 +56,7 @@ export function Refit() {
       about={`${name}: thin as the cutter goes, ember what the beam burns of it.`}
       plate={
         <>
-          <Parts of={work} open="refit" />
+          {parts}
           <Plate
             title="As the cutter goes, and as the beam burns"
             extent={programExtent(survey, travel)}

@@ -1,18 +1,17 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { machineLimits, type Bench } from '../../core/document'
 import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
-import { FileButton, Findings, Panel, Parts, Sheet, StageLink, useUnits } from '../../ui'
+import { FileButton, Findings, Panel, Sheet, StageLink, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
 import { LineLink } from './LineLink'
 import { Listing } from './Listing'
 import { ProgramPlate } from './ProgramPlate'
 import { sayTime } from './sayTime'
-import { work } from './stage'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
-export function Work() {
+export function Work({ parts }: { readonly parts: ReactNode }) {
   const { name, reading, survey, refused } = useProgram()
   const bench = useBenchStore((it) => it.bench)
   useReworkedLimits(bench)
@@ -20,7 +19,7 @@ export function Work() {
   if (survey === null) {
     return (
       <div className="max-w-[46rem] px-4 py-4 sm:px-6">
-        <Parts of={work} open="program" />
+        {parts}
         <h1 className="mt-4 text-[22px] font-[680] leading-tight">What will this program do?</h1>
         <p className="mt-3 py-1">
           A G-code program from elsewhere is looked at before the beam is on: drop it anywhere on this window, or choose it.
@@ -43,7 +42,7 @@ export function Work() {
       about={`${name}: ember where the beam is on, thin where it is not. Press on a way, or on a line, to see which belongs to which.`}
       plate={
         <>
-          <Parts of={work} open="program" />
+          {parts}
           <div className="mt-2 grid shrink-0 gap-4 sm:h-[clamp(260px,min(60vh,90vw),680px)] sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:block print:h-auto">
             <div className="h-[min(60vh,90vw)] sm:h-full">
               <ProgramPlate survey={survey} />

@@ -1,3 +1,4 @@
 export * from './asked'
 export * from './beam'
+export * from './parting'
 export * from './shape'

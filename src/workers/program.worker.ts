@@ -12,7 +12,16 @@ import {
   type Stretch,
   type Survey,
 } from '../core/planner'
-import { lookAtCutter, refitForBeam, type BeamWish, type Changed, type CutterProgram } from '../core/refit'
+import {
+  burntRuns,
+  islandsOfRuns,
+  joinedSteps,
+  lookAtCutter,
+  refitForBeam,
+  type BeamWish,
+  type Changed,
+  type CutterProgram,
+} from '../core/refit'
 
 /** What the page needs to know of a program; its drawing stays here, for it may have a million points. */
 export type ProgramSummary = Omit<Survey, 'drawing'> & {
@@ -40,6 +49,31 @@ export interface RefitAsk {
   readonly limits: Limits | null
 }
 
+/** How the program that is held is parted and joined again. Lengths in mm. */
+export interface PartAsk {
+  /** What lies no further apart than this is one island. */
+  readonly apart: number
+  readonly order: 'own' | 'quickest'
+  /** Longest run-up that is kept of dark ways. */
+  readonly lead: number
+  /** The program's own power word at full power. */
+  readonly fullS: number
+  readonly card: OutputCard
+  readonly limits: Limits | null
+}
+
+/** A program that was parted and joined again. */
+export interface PartSummary {
+  readonly text: string
+  readonly lines: number
+  readonly seconds: number
+  readonly burntLength: number
+  readonly bounds: Bounds | null
+  readonly islands: number
+  readonly runs: number
+  readonly findings: readonly Finding[]
+}
+
 /** A program for a beam, made of the one that is held. */
 export interface RefitSummary {
   readonly text: string
@@ -61,6 +95,8 @@ export interface ProgramWorker {
   /** What the program is like as one for a cutter, held against a height of the surface, mm; null where none is held. */
   cutter(level: number): CutterProgram | null
   refit(ask: RefitAsk): Outcome<RefitSummary>
+  /** The same burns, island by island. */
+  part(ask: PartAsk): Outcome<PartSummary>
   /** What was held, thin, and what was made of it, with what it burns. */
   drawRefit(view: DrawingView): ImageBitmap | null
   /** Some lines of the text, from 1. */
@@ -120,6 +156,17 @@ const api: ProgramWorker = {
       dots: dotsOf(steps),
       findings: [...findings, ...written.findings],
     })
+  },
+  part({ apart, order, lead, fullS, card, limits }) {
+    if (held === null) return refused('no-program', 'No program is open. Choose one first.')
+    const runs = burntRuns(readProgram(held).moves, fullS, lead)
+    if (runs.length === 0) return refused('nothing-burnt', 'This program burns nothing: no move has the beam on.')
+    const islands = islandsOfRuns(runs, apart)
+    const written = writeProgram(joinedSteps(islands, order), card)
+    if (!written.ok) return written
+    const { lines, seconds, bounds, burntLength } = surveyProgram(written.value, limits)
+    const numbers = { lines, seconds, burntLength, bounds, islands: islands.length, runs: runs.length }
+    return accepted({ text: written.value, ...numbers, findings: written.findings })
   },
   drawRefit(view) {
     if (drawing === null) return null

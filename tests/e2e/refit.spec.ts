@@ -62,3 +62,32 @@ test('a cutter’s program is asked what cannot be told, becomes one for the bea
   await page.getByRole('link', { name: '1 Work order' }).click()
   await expect(page.getByText('Burnt: program made for the beam')).toBeVisible({ timeout: 30_000 })
 })
+
+test('a program that crosses white row by row is parted into islands, takes less time, and burns the same', async ({
+  bench,
+  page,
+}) => {
+  await bench.openDemo()
+  await page.goto('/bench/heron/work/program')
+  const rows = Array.from({ length: 20 }, (_, k) => {
+    const y = (20 + k * 0.2).toFixed(1)
+    return `G0 X20 Y${y}\nG1 X25 S0 F6000\nM3 S500\nG1 X35\nM5\nG1 X185\nM3 S500\nG1 X195\nM5\nG1 X200`
+  })
+  const text = `G21 G90\n${rows.join('\n')}\nM2\n`
+  await page.getByLabel('Program file').setInputFiles({ name: 'rows.nc', mimeType: 'text/plain', buffer: Buffer.from(text) })
+  await page.getByRole('button', { name: 'Part it' }).click()
+  const seconds = page.locator('[data-parted]')
+  await expect(page.getByText('It has 2 islands of 40 stretches')).toBeVisible()
+  const parted = Number(await seconds.getAttribute('data-parted'))
+  await expect(page.getByText('400 mm with the beam on.')).toBeVisible()
+  // One island, for all of it lies within the distance: nothing is gained.
+  await page.getByLabel('Islands are further apart than, mm').fill('200')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Part it' }).click()
+  await expect(page.getByText('It is one island of 40 stretches')).toBeVisible()
+  expect(parted).toBeLessThan(0.8 * Number(await seconds.getAttribute('data-parted')))
+  await page.getByLabel('Power word at full power').fill('200')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('full power is no less')).toBeVisible()
+  await bench.expectNoAxeFindings()
+})

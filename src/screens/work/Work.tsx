@@ -7,6 +7,7 @@ import { FileButton, Findings, Panel, Sheet, StageLink, useUnits } from '../../u
 import { JudgedProgram } from './JudgedProgram'
 import { LineLink } from './LineLink'
 import { Listing } from './Listing'
+import { Parting } from './Parting'
 import { ProgramPlate } from './ProgramPlate'
 import { sayTime } from './sayTime'
 
@@ -53,7 +54,12 @@ export function Work({ parts }: { readonly parts: ReactNode }) {
           </div>
         </>
       }
-      given={<Given name={name} bench={bench} reading={reading?.lines ?? null} />}
+      given={
+        <div className="mt-3 grid gap-5">
+          <Given name={name} bench={bench} reading={reading?.lines ?? null} />
+          {survey.errorCount === 0 && survey.burntLength > 0 && <Parting key={name} bench={bench} survey={survey} />}
+        </div>
+      }
       side={<Side survey={survey} bench={bench} />}
     />
   )

@@ -140,6 +140,11 @@ function lateness(bench: Bench): Pick<PlanAsk['machine'], 'onDelay' | 'offDelay'
   return { onDelay: onDelay ?? 0, offDelay: offDelay ?? 0 }
 }
 
+/** Travel along an axis, mm; null while it is not known. */
+function travelOn({ motion }: Bench, letter: string): number | null {
+  return Object.values(motion.axes).find((it) => it.letter === letter)?.travel.value ?? null
+}
+
 /** Mean radius of the spot, mm; null while it is not known. */
 function spotRadius(engine: ReturnType<typeof engineOf>): number | null {
   const [x, y] = (['x', 'y'] as const).map((axis) => shownNumber(engine.value(waist, axis).result))
@@ -206,6 +211,7 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
           ? { along: work.barsAlong, first: work.barsFirst, step: work.barsStep, width: work.barsWidth }
           : null,
       clamps: Object.values(work.clamps).sort((p, q) => p.order - q.order),
+      travel: { x: travelOn(bench, 'X'), y: travelOn(bench, 'Y') },
       card,
       unevenBelow: followsOnBench(bench) ? null : spotRadius(engine),
     },

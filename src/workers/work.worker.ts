@@ -5,7 +5,8 @@ import { limitsAlong, type Picture, type ScanMachine } from '../core/scan'
 import { refused, type Finding, type Outcome } from '../core/units'
 import {
   changesToTry,
-  clampHits,
+  clampFindings,
+  clampsHit,
   cutsOnBars,
   darkPlaces,
   drawnAlike,
@@ -18,6 +19,7 @@ import {
   tasksOf,
   timeOfWork,
   unsteadyOn,
+  waysBeyond,
   wayData,
   withChange,
   type Bars,
@@ -33,7 +35,9 @@ import {
   type Saving,
   type Source,
   type TimeOfWork,
+  type Travel,
   type Unsteady,
+  type Outside,
   type WaySummary,
   type WayToBurn,
   type WorkJob,
@@ -68,6 +72,7 @@ export interface PlanAsk {
   readonly within: number
   readonly hasZ: boolean
   readonly clamps: readonly Clamp[]
+  readonly travel: Travel
   /** Bars beneath the sheet; null where there are none. */
   readonly bars: Bars | null
   readonly card: OutputCard
@@ -93,6 +98,9 @@ export interface PlannedProgram {
   readonly onBars: OnBars | null
   /** Where more than twice the light of a line falls: the worst of them, mm on the machine, and how many there are. */
   readonly dark: { readonly places: readonly DarkPlace[]; readonly count: number }
+  /** Ways beyond the travel, the first of them, and clamps that are run over, by their place in the list. */
+  readonly beyond: readonly Outside[]
+  readonly clampsHit: readonly number[]
   /** Freed pieces that the bars do not hold level, mm on the machine. */
   readonly unsteady: readonly Unsteady[]
   /** Where it is cut through: path data, mm on the machine. */
@@ -114,6 +122,8 @@ export interface WorkWorker {
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
 }
 
+/** Ways beyond the travel that are shown, at most. */
+const MOST_BEYOND = 2000
 /** Places that are too dark and are shown, at most. */
 const MOST_DARK = 400
 /** Side of a picture that is shown, px. */
@@ -198,7 +208,7 @@ function secondsOf({ pieces, bothWays, sequence, apart }: Order, ask: PlanAsk): 
 function programOf(
   text: string,
   { ways, fills, findings, cuts, freed }: PlannedWork,
-  { machine, clamps, sheet, bars, unevenBelow }: PlanAsk,
+  { machine, clamps, travel, sheet, bars, unevenBelow }: PlanAsk,
   said: readonly Finding[],
 ): Outcome<PlannedProgram> {
   const { moves } = readProgram(text)
@@ -218,6 +228,7 @@ function programOf(
   }
   const { bounds, burntBounds, burntLength, seconds, lines } = survey
   const time = timeOfWork(moves, plan)
+  const hits = clampsHit(track, clamps, sheet)
   const dark = unevenBelow === null ? [] : darkPlaces(moves, plan, unevenBelow, { onDelay: machine.onDelay })
   const value = {
     text,
@@ -229,7 +240,9 @@ function programOf(
     burntLength,
     ways,
     fills,
-    findings: [...clampHits(track, clamps, sheet), ...findings, ...said],
+    beyond: waysBeyond(track, travel, MOST_BEYOND),
+    clampsHit: hits.map((it) => it.index),
+    findings: [...clampFindings(hits), ...findings, ...said],
     unsteady: bars === null ? [] : unsteadyOn({ ...bars, first: bars.first + (bars.along === 'x' ? sheet.y : sheet.x) }, freed),
     hull: hullAround(track),
     dark: { places: dark.slice(0, MOST_DARK), count: dark.length },

@@ -118,6 +118,7 @@ test('files that cannot be burnt are refused in words; another file keeps what i
   await expect(page.getByLabel('Tabs of lines black of Plant label')).toHaveValue('2')
   await page.getByRole('button', { name: 'Lay a clamp on the sheet' }).click()
   await expect(page.getByText('Clamp 1: the way of the head')).toBeVisible({ timeout: 30_000 })
+  await expect(page.locator('[data-clamp="hit"]')).toHaveCount(1)
   await expect(page.getByRole('button', { name: 'Burn the order' })).toBeDisabled()
 })
 

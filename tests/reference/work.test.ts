@@ -12,7 +12,8 @@ import {
   boxOfWay,
   boxUnder,
   changesToTry,
-  clampHits,
+  clampFindings,
+  clampsHit,
   copiesOf,
   countOf,
   cutsOnBars,
@@ -293,9 +294,9 @@ describe('clamps, bounds and time', () => {
   const way = { x: [0, 100, 100], y: [0, 0, 50], lit: [0, 0, 1] }
   it('a clamp that is run over is named, lit or dark; one beside the way is not', () => {
     const clamp = (x: number, y: number) => [{ order: 1, x, y, width: 10, height: 10 }]
-    expect(clampHits(way, clamp(40, -5), { x: 0, y: 0 })[0]?.message).toMatch(/in the dark/)
-    expect(clampHits(way, clamp(85, 20), { x: 10, y: 0 })[0]?.message).toMatch(/burns on it/)
-    expect(clampHits(way, clamp(40, 5), { x: 0, y: 0 })).toEqual([])
+    expect(clampFindings(clampsHit(way, clamp(40, -5), { x: 0, y: 0 }))[0]?.message).toMatch(/in the dark/)
+    expect(clampFindings(clampsHit(way, clamp(85, 20), { x: 10, y: 0 }))[0]?.message).toMatch(/burns on it/)
+    expect(clampsHit(way, clamp(40, 5), { x: 0, y: 0 })).toEqual([])
   })
   it('the hull of places holds them all, and none of its corners can be done without', () => {
     const place = fc.record({ x: fc.integer({ min: 0, max: 50 }), y: fc.integer({ min: 0, max: 50 }) })

@@ -16,6 +16,7 @@ import {
   tasksOf,
   travelRoom,
   usualFor,
+  waysBeyond,
   type Piece,
   type PieceToBurn,
 } from '../../src/core/work'
@@ -234,6 +235,12 @@ describe('the least time of a picture', () => {
 })
 
 describe('a program beside the travel', () => {
+  it('is drawn where it leaves it: the pieces that begin or end outside, no more than are asked for', () => {
+    const way = { x: [0, 10, 101, 101, 50, 50], y: [0, 10, 10, 20, 20, -1] }
+    expect(waysBeyond(way, { x: 100, y: 100 }, 9)).toEqual([[10, 10, 101, 10], [101, 10, 101, 20], [101, 20, 50, 20], [50, 20, 50, -1]]) // prettier-ignore
+    expect(waysBeyond(way, { x: null, y: null }, 9)).toEqual([[50, 20, 50, -1]])
+    expect(waysBeyond(way, { x: 100, y: 100 }, 2)).toHaveLength(2)
+  })
   const bounds = { minX: 0, maxX: 200, minY: 0, maxY: 100, minZ: 0, maxZ: 0 }
   it('is named with how far it goes, on either side of either axis; a rounded place is not', () => {
     expect(leavesTravel(bounds, { x: 200, y: 100 })).toEqual([])

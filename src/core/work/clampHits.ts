@@ -8,17 +8,23 @@ export interface HeadWay {
   readonly lit: ArrayLike<number>
 }
 
+/** A clamp that a way runs over: which of them, and whether in the light. */
+export interface ClampHit {
+  readonly index: number
+  readonly isLit: boolean
+}
+
 /**
  * Clamps that a way runs over. @param sheet Lower left corner of the sheet, mm. @param clear How far the head reaches to the sides, mm.
- * @returns One finding for each that is run over. Valid: any way. Source: crossings of lines with boxes (Liang and Barsky 1984, from memory).
+ * Valid: any way. Source: crossings of lines with boxes (Liang and Barsky 1984, from memory).
  */
-export function clampHits(
+export function clampsHit(
   way: HeadWay,
   clamps: readonly Clamp[],
   sheet: { readonly x: number; readonly y: number },
   clear = 0,
-): readonly Finding[] {
-  return clamps.flatMap((clamp, index): Finding[] => {
+): readonly ClampHit[] {
+  return clamps.flatMap((clamp, index): ClampHit[] => {
     const box = {
       left: sheet.x + clamp.x - clear,
       right: sheet.x + clamp.x + clamp.width + clear,
@@ -31,15 +37,16 @@ export function clampHits(
       if (way.lit[i] === 1) lit = true
       else dark = true
     }
-    if (!lit && !dark) return []
-    const what = lit ? 'burns on it' : 'goes over it in the dark: what is higher than the gap below the head is hit'
-    return [
-      {
-        code: 'clamp',
-        severity: 'error',
-        message: `Clamp ${index + 1}: the way of the head ${what}. Move the clamp or the piece.`,
-      },
-    ]
+    return lit || dark ? [{ index, isLit: lit }] : []
+  })
+}
+
+/** What is said of clamps that are run over, one finding each. Valid: any. Source: `clampsHit`. */
+export function clampFindings(hits: readonly ClampHit[]): readonly Finding[] {
+  return hits.map(({ index, isLit }): Finding => {
+    const what = isLit ? 'burns on it' : 'goes over it in the dark: what is higher than the gap below the head is hit'
+    const message = `Clamp ${index + 1}: the way of the head ${what}. Move the clamp or the piece.`
+    return { code: 'clamp', severity: 'error', message }
   })
 }
 

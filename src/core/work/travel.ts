@@ -28,3 +28,27 @@ export function leavesTravel(bounds: Bounds | null, { x, y }: Travel): readonly 
     return [{ code: 'leaves-travel', severity: 'error', message }]
   })
 }
+
+/** A straight piece of a way, mm. */
+export type Outside = readonly [x0: number, y0: number, x1: number, y1: number]
+
+/**
+ * Pieces of a way that leave the travel, whole ones: the first so many. @param most How many at most. Valid: any way.
+ * Source: by definition; zero is the lower end.
+ */
+export function waysBeyond(
+  way: { readonly x: ArrayLike<number>; readonly y: ArrayLike<number> },
+  { x, y }: Travel,
+  most: number,
+): readonly Outside[] {
+  const isOut = (i: number): boolean => {
+    const [px, py] = [way.x[i] as number, way.y[i] as number]
+    return px < -PRINTED || py < -PRINTED || px > (x ?? Infinity) + PRINTED || py > (y ?? Infinity) + PRINTED
+  }
+  const pieces: Outside[] = []
+  for (let i = 1; i < way.x.length && pieces.length < most; i++) {
+    if (isOut(i - 1) || isOut(i))
+      pieces.push([way.x[i - 1] as number, way.y[i - 1] as number, way.x[i] as number, way.y[i] as number])
+  }
+  return pieces
+}

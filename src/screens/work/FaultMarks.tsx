@@ -2,7 +2,7 @@ import { useOrderBurnt, useWorkPlan } from '../../state'
 import { usePlateFrame } from '../../ui'
 import { useMoment, useRinged } from './chosenPiece'
 
-/** Where the burn will not come out as drawn: rings where it is too dark, triangles where what is cut free does not lie level. */
+/** Where it will go wrong: what leaves the travel, rings where it is too dark, triangles where what is cut free does not lie level. */
 export function FaultMarks() {
   const frame = usePlateFrame()
   const program = useWorkPlan((it) => it.program)
@@ -10,9 +10,18 @@ export function FaultMarks() {
   const isRinged = useRinged(program?.dark.count ?? 0)
   const isHidden = useMoment() !== null || isCame
   if (program === null || isHidden) return null
-  const { dark, unsteady } = program
+  const { dark, unsteady, beyond } = program
   return (
     <g>
+      {beyond.length > 0 && (
+        <path
+          d={beyond.map(([x0, y0, x1, y1]) => `M${frame.x(x0)} ${frame.y(y0)}L${frame.x(x1)} ${frame.y(y1)}`).join('')}
+          fill="none"
+          stroke="var(--stop)"
+          strokeWidth="1.6"
+          data-beyond={beyond.length}
+        />
+      )}
       {isRinged &&
         dark.places.map((it) => (
           <circle

@@ -112,14 +112,7 @@ function Drawing({ bench }: { readonly bench: Bench }) {
         </g>
       ))}
       <BarsDrawing bench={bench} />
-      {Object.entries(bench.work.clamps).map(([id, it]) => (
-        <g key={id} stroke="var(--ink)" strokeWidth="1">
-          <rect
-            {...rect(sheet.left + it.x, sheet.bottom + it.y, sheet.left + it.x + it.width, sheet.bottom + it.y + it.height)}
-            fill="url(#clamp-hatch)"
-          />
-        </g>
-      ))}
+      <ClampsDrawing bench={bench} />
       <Cuts />
       {pieces.map(([id, piece]) => (
         <PieceDrawing key={id} id={id} piece={piece} corners={burnt} />
@@ -130,6 +123,39 @@ function Drawing({ bench }: { readonly bench: Bench }) {
       {frame.width > 560 && <ScaleBar right={frame.width - 8} bottom={frame.height} />}
     </>
   )
+}
+
+/** Clamps on the sheet; those that the head runs over stand out as what must not be done. */
+function ClampsDrawing({ bench }: { readonly bench: Bench }) {
+  const frame = usePlateFrame()
+  const hit = useWorkPlan((it) => it.program?.clampsHit ?? null)
+  const sheet = sheetBox(bench.work)
+  const clamps = Object.entries(bench.work.clamps).sort(([, p], [, q]) => p.order - q.order)
+  return clamps.map(([id, it], k) => {
+    const isHit = hit?.includes(k) === true
+    return (
+      <g key={id} data-clamp={isHit ? 'hit' : 'clear'}>
+        <rect
+          x={frame.x(sheet.left + it.x)}
+          y={frame.y(sheet.bottom + it.y + it.height)}
+          width={Math.max(0, it.width * frame.scale)}
+          height={Math.max(0, it.height * frame.scale)}
+          fill="url(#clamp-hatch)"
+          stroke={isHit ? 'var(--stop)' : 'var(--ink)'}
+          strokeWidth={isHit ? 2.5 : 1}
+        />
+        {isHit && (
+          <rect
+            x={frame.x(sheet.left + it.x) - 5}
+            y={frame.y(sheet.bottom + it.y + it.height) - 5}
+            width="10"
+            height="10"
+            fill="var(--stop)"
+          />
+        )}
+      </g>
+    )
+  })
 }
 
 /** Width of a fence as it is drawn, pixels. */

@@ -88,7 +88,7 @@ describe('the machine', () => {
   it.each([
     ['load G1 X10', /no 1 1 .*no feed rate/],
     ['load G1 X500 F600', /no 1 1 X would go to 500\.000 mm, beyond its travel/],
-    ['load G81 X1', /no 1 1 .*canned cycle/],
+    ['load G84 X1', /no 1 1 .*canned cycle/],
   ])('refuses with the place: %s', (line, says) => {
     const { ask } = started()
     ask(line)

@@ -41,7 +41,7 @@ test('a program with faults names each by line and column; what is no program is
   await bench.expectMark('Within the travel of X?', 'not known yet')
   await expect(page.getByRole('region', { name: 'Worked' })).toContainText('Timenot known: lines were refused')
   const found = page.getByRole('region', { name: 'Found, 2' })
-  await expect(found).toContainText('canned cycle')
+  await expect(found).toContainText('A cycle needs R')
   await expect(found).toContainText(/line \d+, 4.*U is no letter of this language/)
   // A finding leads to its line, in the listing and in the drawing; the arrow keys go on from there.
   await found.getByRole('button', { name: 'line 24' }).click()

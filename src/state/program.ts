@@ -66,6 +66,11 @@ export function programWorker(): Comlink.Remote<ProgramWorker> | null {
   return open?.remote ?? null
 }
 
+/** The file of the program that is open: another one is another program. */
+export function programFile(): File | null {
+  return open?.file ?? null
+}
+
 /** Some lines of the program that is open, from 1; none where none is. */
 export async function linesOfProgram(first: number, count: number): Promise<readonly string[]> {
   return (await open?.remote.lines(first, count)) ?? []

@@ -4,7 +4,7 @@ import type { BeamWish, CutterProgram } from '../core/refit'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { DrawingView, PartAsk, PartSummary, RefitSummary } from '../workers/program.worker'
 import { engineOf } from './evaluate'
-import { programWorker } from './program'
+import { programFile, programWorker } from './program'
 
 /** What cannot be told of a program for a cutter, and is asked. */
 export type Asked = 'level' | 'rapids' | 'still'
@@ -17,6 +17,8 @@ interface RefitState {
   readonly made: RefitSummary | null
   readonly findings: readonly Finding[]
   readonly isWorking: boolean
+  /** The file that all this is said of. */
+  readonly of: File | null
 }
 
 const USUAL: BeamWish = {
@@ -29,16 +31,17 @@ const USUAL: BeamWish = {
   passes: 'once',
 }
 
-const NOTHING: RefitState = { wish: USUAL, answered: [], cutter: null, made: null, findings: [], isWorking: false }
+const NOTHING: RefitState = { wish: USUAL, answered: [], cutter: null, made: null, findings: [], isWorking: false, of: null }
 
 export const useRefit = create<RefitState>()(() => NOTHING)
 
 /** Counts what was asked for: an answer to anything but the last is thrown away. */
 let latest = 0
 
-/** Begins anew with another program. */
+/** Begins anew with another program; of the same one, what was said of it stays, and it is made again. */
 export async function beginRefit(bench: Bench): Promise<void> {
-  useRefit.setState({ ...NOTHING, isWorking: true })
+  const of = programFile()
+  useRefit.setState((was) => (was.of === of ? { isWorking: true } : { ...NOTHING, isWorking: true, of }))
   await remake(bench)
 }
 

@@ -271,12 +271,12 @@ export function setPlace(id: string, isIn: boolean): Told {
   )
 }
 
-/** Writes down where the lines of the fence were burnt. */
-export function keepFence(): Told {
-  return editBench('the lines of the fence', ({ work, ...bench }) => {
-    const [fenceBurntX, fenceBurntY] = [work.fenceX.value ?? 0, work.fenceY.value ?? 0]
-    return { ...bench, work: { ...work, fenceBurnt: 'yes' as const, fenceBurntX, fenceBurntY } }
-  })
+/** Writes down where the lines of the fence were burnt: as their program had it, whatever was entered meanwhile. */
+export function keepFence(corner: { readonly x: number; readonly y: number }): Told {
+  return editBench('the lines of the fence', ({ work, ...bench }) => ({
+    ...bench,
+    work: { ...work, fenceBurnt: 'yes' as const, fenceBurntX: corner.x, fenceBurntY: corner.y },
+  }))
 }
 
 /** Says what the sheet lies on, or how its bars lie. @returns What stands in the way. */

@@ -174,7 +174,7 @@ describe('the plan of an order', () => {
     state.setPlacing({ placedBy: 'fence' })
     await state.planOrder(bench())
     expect(plan().program!.burntBounds!.minX).toBeCloseTo(three.burntBounds!.minX - sheetX.value! + 20, 2)
-    expect(state.keepFence()).toEqual([])
+    expect(state.keepFence({ x: 20, y: 20 })).toEqual([])
     expect(bench().work).toMatchObject({ fenceBurnt: 'yes', fenceBurntX: 20, fenceBurntY: 20 })
     for (const place of ['c0r0', 'c0r1', 'c1r1']) state.setPlace(place, false)
     await state.planOrder(bench())

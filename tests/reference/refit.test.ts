@@ -118,6 +118,10 @@ describe('small programs for a cutter, their beam by hand', () => {
       { z: 9.5, way: 25 },
       { z: 12, way: 5 },
     ])
+    // A wait in milliseconds, of another dialect, lets no light stand for minutes.
+    const long = made('G0 Z5\nG82 X5 Z-2 R1 P500 F60')
+    expect(long.steps.map(short)).toEqual(['›5,0', '•0.1'])
+    expect(long.findings).toMatchObject([{ code: 'long-dot', severity: 'warning', line: 2 }])
     expect(made('G0 Z-1\nX5', { rapids: 'lit' }).findings).toMatchObject([{ code: 'no-feed', line: 2 }])
   })
 })

@@ -56,6 +56,8 @@ export interface Refitted {
 
 /** Ways nearer than this are no way, mm. */
 const NO_WAY = 1e-6
+/** Longer than this no light stands on one place, s: wood burns by then (common practice). */
+const LONGEST_DOT = 5
 /** Power may differ by this much from what the depth asks for. */
 const POWER_STEP = 0.02
 const MOST_PARTS = 200
@@ -101,6 +103,8 @@ class Refit {
   /** The stretch below the surface that is under way: where it began, whether it has a way of its own, and what waited in it. */
   private below: { readonly x: number; readonly y: number; hasWay: boolean; waits: number; readonly line: number } | null = null
   private feed = 0
+  /** The first line of a hole that waits too long for a light that stands still; 0: none. */
+  private longWait = 0
 
   constructor(
     private readonly moves: Moves,
@@ -195,7 +199,9 @@ class Refit {
     if (isAgain) return
     this.count(wish.dotSeconds > 0 ? 'dotted' : 'leftOut', below.line)
     if (wish.dotSeconds > 0) {
-      const seconds = below.waits > 0 ? below.waits : wish.dotSeconds
+      const isTooLong = below.waits > LONGEST_DOT
+      if (isTooLong && this.longWait === 0) this.longWait = below.line
+      const seconds = below.waits > 0 && !isTooLong ? below.waits : wish.dotSeconds
       this.acts.push({ kind: 'dot', x: below.x, y: below.y, seconds, line: below.line })
     }
   }
@@ -243,9 +249,14 @@ class Refit {
 
   private found(acts: readonly Act[]): readonly Finding[] {
     const noFeed = acts.find((it) => it.kind === 'lit' && !(it.feed > 0))
-    if (noFeed?.kind !== 'lit') return []
+    const said: Finding[] = []
+    if (this.longWait > 0) {
+      const long = `Line ${this.longWait}: a hole waits more than ${LONGEST_DOT} s. The light would stand there, which sets fire: its dot has the seconds that are said here.`
+      said.push({ code: 'long-dot', severity: 'warning', message: long, line: this.longWait })
+    }
+    if (noFeed?.kind !== 'lit') return said
     const message = `Line ${noFeed.line}: a rapid move is to be burnt before any speed is given. Say how fast it is burnt.`
-    return [{ code: 'no-feed', severity: 'error', message, line: noFeed.line }]
+    return [...said, { code: 'no-feed', severity: 'error', message, line: noFeed.line }]
   }
 }
 

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Bench } from '../../core/document'
 import { whyNotBurnt } from '../../core/safety'
 import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
@@ -7,6 +7,7 @@ import { DONE, newId, partProgram, told, type PartSummary, type ProgramSummary, 
 import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
 import { MmField } from './Held'
+import { machineKey } from './machineKey'
 import { programTravel } from './ProgramPlate'
 import { sayTime } from './sayTime'
 
@@ -18,9 +19,14 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
   const [lead, setLead] = useState(5)
   const [order, setOrder] = useState<keyof typeof ORDERS>('own')
   const [fullS, setFullS] = useState(Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
-  const [found, setFound] = useState<{ readonly of: ProgramSummary; readonly made: PartSummary } | null>(null)
+  const [found, setFound] = useState<{
+    readonly of: ProgramSummary
+    readonly machine: string
+    readonly made: PartSummary
+  } | null>(null)
   const [isWorking, setWorking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
+  const machine = useMemo(() => machineKey(bench), [bench])
   const forget = (): typeof DONE => {
     setFound(null)
     return DONE
@@ -30,9 +36,10 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
     const made = await partProgram(bench, { apart, order, lead, fullS })
     setWorking(false)
     say(made.findings)
-    setFound(made.ok ? { of: survey, made: made.value } : null)
+    setFound(made.ok ? { of: survey, machine, made: made.value } : null)
   }
-  const made = found?.of === survey ? found.made : null
+  // A program that was written for another machine or card is not this one's.
+  const made = found?.of === survey && found.machine === machine ? found.made : null
   return (
     <Panel title="Parted and joined again">
       <p className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
@@ -56,6 +63,11 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
         />
         .
       </p>
+      {order === 'quickest' && (
+        <p className="max-w-[46rem] text-[13.5px] text-second">
+          In the quickest order a part may come loose before what lies in it is burnt: cuts keep their own order.
+        </p>
+      )}
       <button type="button" className="button no-print mt-1" disabled={isWorking} onClick={() => void look()}>
         {isWorking ? 'Parting …' : 'Part it'}
       </button>

@@ -168,7 +168,7 @@ function Fence({ bench }: { readonly bench: Bench }) {
         name="lines of the fence"
         steps={fenceSteps(corner, work.fenceLong, work.fenceHigh, laying)}
         bench={bench}
-        prepare={() => ({ ok: true, value: { id: `fence ${newId()}`, keep: keepFence }, findings: [] })}
+        prepare={() => ({ ok: true, value: { id: `fence ${newId()}`, keep: () => keepFence(corner) }, findings: [] })}
         burnWords="Burn the lines"
         stage="work"
       />

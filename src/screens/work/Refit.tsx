@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Bench } from '../../core/document'
 import { CHANGES } from '../../core/refit'
 import { whyNotBurnt } from '../../core/safety'
@@ -23,6 +23,7 @@ import { InHand, programExtent, ProgramPath, programTravel, ProgramTravel } from
 import { LineLink } from './LineLink'
 import { RefitGiven } from './RefitGiven'
 import { sayTime } from './sayTime'
+import { machineKey } from './machineKey'
 import { ChooseProgram, Reading } from './Work'
 
 const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
@@ -73,14 +74,15 @@ export function Refit({ parts }: { readonly parts: ReactNode }) {
   )
 }
 
-/** Another program is begun anew. */
+/** Another program is begun anew; with another machine or card it is made again. */
 function useBegun(bench: Bench | null, survey: ProgramSummary | null): void {
+  const machine = useMemo(() => (bench === null ? '' : machineKey(bench)), [bench])
   const has = bench !== null && survey !== null
   useEffect(() => {
     if (has) void beginRefit(bench)
-    // What the bench says of the machine is asked for again with every answer.
+    // Of the bench only the machine and its output card matter.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [survey, has])
+  }, [survey, has, machine])
 }
 
 function Drawn() {

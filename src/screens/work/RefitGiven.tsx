@@ -84,7 +84,11 @@ export function RefitGiven({ bench, name }: { readonly bench: Bench; readonly na
             hideLabel
             value={wish.dotSeconds}
             className="w-14"
-            keep={(it) => (it !== null && it > 60 ? told('A dot is 0 to 60 s.') : keep({ dotSeconds: it ?? 0 }))}
+            keep={(it) =>
+              it !== null && it > 5
+                ? told('A dot is 0 to 5 s: a light that stands longer sets fire.')
+                : keep({ dotSeconds: it ?? 0 })
+            }
           />
         </Held>
         .

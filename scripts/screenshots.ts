@@ -1,6 +1,7 @@
 /** Takes the pictures in docs/screenshots again, from the demo bench and an empty one. Only made-up data is in them. */
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { CHROMIUM } from './chromium'
+import { fixDate } from './fixDate'
 import { serveBuild } from './serveBuild'
 
 const { home, close } = await serveBuild()
@@ -22,7 +23,7 @@ async function open(page: Page, stage: string, part: string): Promise<void> {
 
 /** Plan on a fixed evening, so that the picture stays the same. */
 async function openPlan(page: Page, part: string): Promise<void> {
-  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await fixDate(page, '2026-11-24T18:30:00')
   await open(page, 'plan', part)
 }
 

@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import { fixDate } from '../../scripts/fixDate'
 import { expect, test, type Driver } from './driver'
 
 // Three people who have never seen it, from the first page to a machine that is set. They go only where a link leads that
@@ -13,7 +14,7 @@ class Newcomer {
 
   async start(name: string): Promise<void> {
     // A morning: nothing is hindered by the quiet hours.
-    await this.page.clock.setFixedTime(new Date('2026-11-24T10:30:00'))
+    await fixDate(this.page, '2026-11-24T10:30:00')
     await this.bench.visit()
     await this.page.getByLabel('Name of the machine').fill(name)
     await this.page.getByRole('button', { name: 'Start an empty bench' }).click()
@@ -33,7 +34,10 @@ class Newcomer {
   async follow(words: RegExp): Promise<void> {
     const { page } = this
     if (!page.url().endsWith('/next')) await page.getByRole('link', { name: /What to do next/ }).click()
-    await page.locator('[data-todo] a').filter({ hasText: words }).first().click()
+    const line = page.locator('[data-todo] a').filter({ hasText: words }).first()
+    await line.click({ timeout: 30_000 }).catch(async () => {
+      throw new Error(`What to do next has no line ${String(words)}; it shows: ${await page.locator('body').innerText()}`)
+    })
   }
 
   get step(): Locator {

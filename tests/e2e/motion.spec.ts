@@ -1,5 +1,6 @@
 import { setAt } from '../../src/core/bench'
 import { heron } from '../../src/data/heron'
+import { fixDate } from '../../scripts/fixDate'
 import { expect, test, type Driver } from './driver'
 
 /** An empty bench with the travel of both axes entered. */
@@ -93,7 +94,7 @@ test('a gantry and a retrofit from empty: racking, the spindle’s place, rack a
 })
 
 test('the second demo is a retrofit on screws, its change-over planned', async ({ bench, page }) => {
-  await page.clock.setFixedTime(new Date('2026-11-25T18:30:00'))
+  await fixDate(page, '2026-11-25T18:30:00')
   await bench.visit()
   await page.getByRole('button', { name: 'Open the retrofit demo' }).click()
   await bench.standsOnMotion()

@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs'
+import { fixDate } from '../../scripts/fixDate'
 import { expect, test } from './driver'
 
 test('the demo’s plan says what can be done now; a late parcel moves the end, a ring and a week without time are said', async ({
   bench,
   page,
 }) => {
-  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await fixDate(page, '2026-11-24T18:30:00')
   await bench.openDemo()
   await page.getByRole('link', { name: /Plan/ }).click()
   const finish = page.getByText(/At this pace it is done on/)
@@ -57,7 +58,7 @@ test('a task is done at the bench with its record, its drying is counted, and th
   bench,
   page,
 }) => {
-  await page.clock.setFixedTime(new Date('2026-11-24T18:30:00'))
+  await fixDate(page, '2026-11-24T18:30:00')
   await bench.openDemo()
   await page.getByRole('link', { name: /Plan/ }).click()
   await bench.part('At the bench')

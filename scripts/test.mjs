@@ -51,10 +51,10 @@ runner(
   }),
 )
 if (buildIfNeeded()) {
-  runner('end to end', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'], 'e2e.json', (it) => ({
-    passed: it.stats.expected + it.stats.flaky,
-    failed: it.stats.unexpected + it.errors.length,
-  }))
+  runner('end to end', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'], 'e2e.json', ({ stats, errors }) => {
+    if (stats.flaky > 0) console.log(`— passed only at the second try, to be looked into: ${stats.flaky}`)
+    return { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }
+  })
 } else count(0, 1, 'build')
 
 console.log(`\n${total.passed} passed, ${total.failed} failed`)

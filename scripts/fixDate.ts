@@ -8,7 +8,7 @@ export async function fixDate(page: Page, moment: string): Promise<void> {
     class Fixed extends Real {
       constructor(...given: ConstructorParameters<typeof Date> | []) {
         // The parts of a date are given one by one, as to Date itself.
-        super(...((given.length === 0 ? [now] : given)))
+        super(...(given.length === 0 ? [now] : given))
       }
       static override now(): number {
         return now

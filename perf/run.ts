@@ -72,13 +72,13 @@ const rows: readonly Row[] = [
   {
     what: 'reading a million blocks, to splitting and parsing alone',
     ratio: program.read,
-    atMost: 1.2,
+    atMost: 0.6,
     detail: 'median of 5',
   },
   {
     what: 'reading and planning them, to the same',
     ratio: program.readAndPlan,
-    atMost: 2.5,
+    atMost: 1.1,
     detail: 'median of 5',
   },
   {

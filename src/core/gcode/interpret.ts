@@ -4,6 +4,7 @@ import { G, LETTER, M } from './codes'
 import { cycleSteps, isCycle, type CycleStep, type CycleWords } from './cycles'
 import { gather } from './findings'
 import { MOVE, MoveWriter, SPINDLE, type Moves } from './moves'
+import { HAS_AXIS, PLAIN, plainLine } from './plainLine'
 import { emptyBlock, scanner } from './scan'
 import { GROUP, NONE, Words } from './words'
 
@@ -96,19 +97,29 @@ class ProgramReader {
   private readonly moves = new MoveWriter()
   private readonly modal = startOf()
   private readonly parameters = new Map<number, number>()
+  private readonly plain = plainLine()
 
   constructor(private readonly options: ReadOptions) {}
 
   read(text: string): Program {
-    const { found, block, moves } = this
+    const { found, block, moves, plain } = this
     const scan = scanner(text, found, this.parameters)
     let lines = 0
     let percents = 0
     let ended = false
     let acted = false
-    while (!ended && scan.next(block)) {
+    while (!ended) {
+      if (lines % PROGRESS_EVERY === 0 && lines > 0 && this.options.onProgress?.(lines) === false) break
+      if (scan.plain(plain)) {
+        if (this.carryOutPlain(lines + 1)) {
+          lines++
+          if (plain.given !== 0) acted = true
+          continue
+        }
+        scan.again()
+      }
+      if (!scan.next(block)) break
       lines = block.line
-      if (lines % PROGRESS_EVERY === 0 && this.options.onProgress?.(lines) === false) break
       if (block.count > 0) {
         acted = true
         ended = this.isCarriedOut() && this.carryOut()
@@ -125,6 +136,28 @@ class ProgramReader {
       found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
     const { findings, count, errors } = found
     return { moves: moves.done(), lines, findings, findingCount: count, errorCount: errors, ended }
+  }
+
+  /** Carries out a line that is plain. @returns False, and nothing is changed, where there is anything to say of it. */
+  private carryOutPlain(line: number): boolean {
+    const { modal, plain } = this
+    const { values, given } = plain
+    const isNamed = (given & HAS_MOTION) !== 0
+    const motion = isNamed ? 10 * (values[PLAIN.motion] as number) : modal.motion
+    const isMove = (given & HAS_AXIS) !== 0
+    const feed = (given & HAS_FEED) === 0 ? modal.feed : ((values[PLAIN.feed] as number) * modal.unit) / 60
+    if (isMove ? motion > G.line || (motion === G.line && !(feed > 0)) : isNamed) return false
+    modal.feed = feed
+    if ((given & HAS_S) !== 0) modal.s = values[PLAIN.s] as number
+    if (!isMove) return true
+    modal.motion = motion
+    const [ox, oy, oz] = modal.offset
+    if ((given & HAS_X) !== 0) modal.x = end(values[PLAIN.x] as number, modal.x, ox, modal)
+    if ((given & HAS_Y) !== 0) modal.y = end(values[PLAIN.y] as number, modal.y, oy, modal)
+    if ((given & HAS_Z) !== 0) modal.z = end(values[PLAIN.z] as number, modal.z, oz, modal)
+    const isRapid = motion === G.rapid
+    this.write(line, isRapid ? MOVE.rapid : MOVE.feed, isRapid ? 0 : feed, 0, 0)
+    return true
   }
 
   private isCarriedOut(): boolean {
@@ -394,6 +427,7 @@ class ProgramReader {
   }
 }
 
+const [HAS_X, HAS_Y, HAS_Z, HAS_FEED, HAS_S, HAS_MOTION] = [1, 2, 4, 8, 16, 32] as const
 const CENTRE = [LETTER.I, LETTER.J, LETTER.K] as const
 const NOWHERE = [0, 0] as const
 const KIND = [MOVE.rapid, MOVE.feed, MOVE.clockwise, MOVE.counterClockwise] as const

@@ -1,5 +1,6 @@
 import { LAST_PARAMETER, readValue } from './expression'
 import type { Gathered } from './findings'
+import { readPlainLine, type PlainLine } from './plainLine'
 
 /** Most words that one line may hold; a line of 256 characters holds at most 128. */
 const MOST_WORDS = 128
@@ -59,6 +60,10 @@ const EXACT = 2 ** 53
 export interface Scanner {
   /** Reads the next line into the block; false at the end of the text. */
   next(block: Block): boolean
+  /** Reads the next line where it is plain; else gives false and stays before it. */
+  plain(into: PlainLine): boolean
+  /** Stays before the line that was read as plain, for `next` to read it. */
+  again(): void
 }
 
 /**
@@ -85,6 +90,20 @@ class LineScanner implements Scanner {
     private readonly parameters: ReadonlyMap<number, number>,
   ) {
     this.length = text.length
+  }
+
+  plain(into: PlainLine): boolean {
+    const next = readPlainLine(this.text, this.at, into)
+    if (next < 0) return false
+    this.line++
+    this.lineStart = this.at
+    this.at = next
+    return true
+  }
+
+  again(): void {
+    this.line--
+    this.at = this.lineStart
   }
 
   next(block: Block): boolean {
@@ -145,7 +164,7 @@ class LineScanner implements Scanner {
         ? decimals > 0
           ? digits / (TENS[decimals] as number)
           : digits
-        : Number(this.plain(start + 1, this.at))
+        : Number(this.digitsOf(start + 1, this.at))
     this.keep(block, letter, negative ? -value : value, start)
   }
 
@@ -159,7 +178,7 @@ class LineScanner implements Scanner {
     block.count = n + 1
   }
 
-  private plain(from: number, to: number): string {
+  private digitsOf(from: number, to: number): string {
     return this.text.slice(from, to).replace(/[\s+-]/g, '')
   }
 

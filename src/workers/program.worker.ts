@@ -140,7 +140,8 @@ const api: ProgramWorker = {
   refit({ wish, card, limits }) {
     if (held === null) return refused('no-program', 'No program is open. Choose one first.')
     const { steps, changes, burntLength, findings } = refitForBeam(readProgram(held).moves, wish)
-    if (burntLength === 0 && !steps.some((it) => it.kind === 'dot'))
+    const dots = dotsOf(steps)
+    if (burntLength === 0 && dots.length === 0)
       return refused('nothing-below', 'Nothing of this program lies below the surface. Say another height of it.')
     const written = writeProgram(steps, card)
     if (!written.ok) return written
@@ -153,7 +154,7 @@ const api: ProgramWorker = {
       burntLength,
       bounds,
       changes,
-      dots: dotsOf(steps),
+      dots,
       findings: [...findings, ...written.findings],
     })
   },
@@ -181,7 +182,7 @@ const api: ProgramWorker = {
 /** Dots that are drawn, at most. */
 const MOST_DOTS = 3000
 
-function dotsOf(steps: readonly Step[]): RefitSummary['dots'] {
+function dotsOf(steps: Iterable<Step>): RefitSummary['dots'] {
   let at = { x: 0, y: 0 }
   const dots: { x: number; y: number }[] = []
   for (const step of steps) {

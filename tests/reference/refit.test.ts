@@ -22,7 +22,7 @@ const short = (step: Step): string => {
   return step.kind === 'rapid' ? `›${to}` : step.kind === 'line' ? to : `${step.clockwise ? '↻' : '↺'}${to}`
 }
 const made = (text: string, wish: Partial<BeamWish> = {}) => refitForBeam(readProgram(`${text}\nM2`).moves, { ...WISH, ...wish })
-const told = (text: string, wish: Partial<BeamWish> = {}): string => made(text, wish).steps.map(short).join(' ')
+const told = (text: string, wish: Partial<BeamWish> = {}): string => [...made(text, wish).steps].map(short).join(' ')
 
 /** A quarter of a circle of radius 10 that comes to the surface at a third of its way: 30 of 90 degrees. */
 const [C30, S30] = [10 * Math.cos(Math.PI / 6), 10 * Math.sin(Math.PI / 6)].map(round)
@@ -94,13 +94,13 @@ describe('small programs for a cutter, their beam by hand', () => {
   it('power follows the depth: a table worked by hand, ramps in steps that it is never far from', () => {
     const power = { depths: [0, 1, 3], powers: [0.2, 0.4, 1] }
     expect([0, 0.5, 1, 2, 3, 9].map((it) => round(powerAtDepth(power, it)))).toEqual([0.2, 0.3, 0.4, 0.7, 1, 1])
-    const powers = (text: string) => made(text, { power }).steps.flatMap((it) => (it.kind === 'line' ? [it.power] : []))
+    const powers = (text: string) => [...made(text, { power }).steps].flatMap((it) => (it.kind === 'line' ? [it.power] : []))
     expect(powers('G0 Z1\nG1 Z-2 F60\nX10')).toEqual([expect.closeTo(0.7, 9)])
     const ramp = powers('G0 Z0\nG1 X30 Z-3 F60')
     expect(ramp.length).toBeGreaterThan(30)
     ramp.forEach((it, k) => expect(it).toBeCloseTo(powerAtDepth(power, (3 * (k + 0.5)) / ramp.length), 9))
     const twice = made('G0 Z1\nG1 Z-1 F60\nX10\nZ-3\nX0', { power, passes: 'once' })
-    expect(twice.steps.flatMap((it) => (it.kind === 'line' ? [it.power] : []))).toEqual([1])
+    expect([...twice.steps].flatMap((it) => (it.kind === 'line' ? [it.power] : []))).toEqual([1])
     expect(() => made('G0 X1', { power: { depths: [1, 1], powers: [0, 1] } })).toThrow(/rise/)
   })
   it('says what it changed with the first line of each, and what cannot be told before', () => {
@@ -120,7 +120,7 @@ describe('small programs for a cutter, their beam by hand', () => {
     ])
     // A wait in milliseconds, of another dialect, lets no light stand for minutes.
     const long = made('G0 Z5\nG82 X5 Z-2 R1 P500 F60')
-    expect(long.steps.map(short)).toEqual(['›5,0', '•0.1'])
+    expect([...long.steps].map(short)).toEqual(['›5,0', '•0.1'])
     expect(long.findings).toMatchObject([{ code: 'long-dot', severity: 'warning', line: 2 }])
     expect(made('G0 Z-1\nX5', { rapids: 'lit' }).findings).toMatchObject([{ code: 'no-feed', line: 2 }])
   })
@@ -220,14 +220,14 @@ describe('1,000 programs by chance', () => {
       const refitted = refitForBeam(moves, { ...WISH, level })
       const sampled = sampledBelow(moves, level)
       expect(Math.abs(refitted.burntLength - sampled), `${n}: ${text}`).toBeLessThan(1e-3)
-      arcs += refitted.steps.filter((it) => it.kind === 'arc').length
+      arcs += [...refitted.steps].filter((it) => it.kind === 'arc').length
       burnt += refitted.burntLength
       const written = writeProgram(refitted.steps, { ...PLAIN_CARD, decimals: 4 })
       if (!written.ok) throw new Error('not written')
       const survey = surveyProgram(written.value, null)
       expect(survey.errorCount, text).toBe(0)
       // What is printed is rounded to a ten-thousandth at both ends of every step.
-      expect(Math.abs(survey.burntLength - refitted.burntLength)).toBeLessThan(0.001 + refitted.steps.length * 3e-4)
+      expect(Math.abs(survey.burntLength - refitted.burntLength)).toBeLessThan(0.001 + [...refitted.steps].length * 3e-4)
       expect(survey.zLit).toBeNull()
     }
     expect(arcs).toBeGreaterThan(200)

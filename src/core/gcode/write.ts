@@ -47,12 +47,12 @@ const SETTLES = '0.01'
  * the end, each time on a line of its own: within a line the standard darkens before it moves. Every number is what the
  * card's decimals leave of it, counted from where the rounded program stands; an arc whose rounded ends no longer lie on
  * one circle, or whose sense would change, is written as short lines, and said.
- * @param steps In order, from the origin. @param card As the user edited it; checked again here.
+ * @param steps In order, from the origin; gone through twice. @param card As the user edited it; checked again here.
  * @returns The text with one line feed a line, or why the card cannot be used.
  * @throws never for a step of the kinds that there are.
  * Source: NISTIR 6556, table 8 (order of execution) and 3.5.3 (arcs; both from memory).
  */
-export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<string> {
+export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<string> {
   const checked = readCard(card)
   if (!checked.ok) return checked
   const refused = powerFindings(steps, card)
@@ -94,8 +94,9 @@ export function writeProgram(steps: readonly Step[], card: OutputCard): Outcome<
 }
 
 /** Powers that the card cannot say: beyond full, or grey where the output is only switched. */
-function powerFindings(steps: readonly Step[], card: OutputCard): readonly Finding[] {
-  const powers = new Set(steps.flatMap((it) => ('power' in it ? [it.power] : [])))
+function powerFindings(steps: Iterable<Step>, card: OutputCard): readonly Finding[] {
+  const powers = new Set<number>()
+  for (const step of steps) if ('power' in step) powers.add(step.power)
   const beyond = [...powers].find((it) => !(it >= 0 && it <= 1))
   const refuse = (code: string, message: string): readonly Finding[] => [{ code, severity: 'error', path: 'beamOn', message }]
   const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`

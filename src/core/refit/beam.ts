@@ -1,6 +1,7 @@
 import { MOVE, SPINDLE, type Moves, type Step } from '../gcode'
 import type { Finding } from '../units'
 import { lengthFromAbove, partOf, piecesOf, type Piece } from './shape'
+import { WAY, Ways } from './ways'
 
 /** Power over depth: straight between its places, as shares of full power; depths rise, mm. */
 export interface PowerByDepth {
@@ -47,7 +48,8 @@ export const CHANGES = {
 
 /** A program made for a beam. */
 export interface Refitted {
-  readonly steps: readonly Step[]
+  /** Made as they are gone through, which may be done often. */
+  readonly steps: Iterable<Step>
   readonly changes: readonly Changed[]
   /** Length that is burnt, mm. */
   readonly burntLength: number
@@ -91,17 +93,12 @@ export function powerAtDepth({ depths, powers }: PowerByDepth, depth: number): n
   return p0 + (p1 - p0) * t
 }
 
-/** Something that is burnt or passed over, in order. */
-type Act =
-  | { readonly kind: 'dark'; readonly piece: Piece }
-  | { readonly kind: 'lit'; readonly piece: Piece; readonly feed: number; readonly line: number }
-  | { readonly kind: 'dot'; readonly x: number; readonly y: number; readonly seconds: number; readonly line: number }
-
 class Refit {
-  private readonly acts: Act[] = []
+  private readonly ways: Ways
   private readonly counts = new Map<Changed['what'], { count: number; line: number }>()
   /** The stretch below the surface that is under way: where it began, whether it has a way of its own, and what waited in it. */
-  private below: { readonly x: number; readonly y: number; hasWay: boolean; waits: number; readonly line: number } | null = null
+  private isUnder = false
+  private readonly below = { x: 0, y: 0, hasWay: false, waits: 0, line: 0 }
   private feed = 0
   /** The first line of a hole that waits too long for a light that stands still; 0: none. */
   private longWait = 0
@@ -109,25 +106,35 @@ class Refit {
   constructor(
     private readonly moves: Moves,
     private readonly wish: BeamWish,
-  ) {}
+  ) {
+    // Moves that come to the surface are parted: some more than there are.
+    this.ways = new Ways(moves.count + (moves.count >> 3) + 16)
+  }
 
   done(): Refitted {
     const { moves, wish } = this
+    const { kind, feed } = moves
     // Until Z is said the head counts as clear of the surface.
-    let at: Piece['to'] = [0, 0, Math.max(0, wish.level)]
+    let [x, y, z] = [0, 0, Math.max(0, wish.level)]
     let isZSaid = false
     for (let i = 0; i < moves.count; i++) {
       const line = moves.line[i] as number
-      if (moves.kind[i] === MOVE.dwell) {
-        this.wait(moves.feed[i] as number, line)
+      if (kind[i] === MOVE.dwell) {
+        this.wait(feed[i] as number, line)
         continue
       }
       isZSaid ||= moves.z[i] !== 0
-      const pieces = piecesOf(moves, i, at, wish.level, isZSaid ? moves.z[i] : at[2])
-      if (pieces.length > 1) this.count('chorded', line)
-      if ((moves.feed[i] as number) > 0) this.feed = moves.feed[i] as number
-      for (const piece of pieces) this.take(piece, this.isBurning(i), line)
-      at = pieces.at(-1)?.to ?? at
+      const [toX, toY, toZ] = [moves.x[i] as number, moves.y[i] as number, isZSaid ? (moves.z[i] as number) : z]
+      if ((feed[i] as number) > 0) this.feed = feed[i] as number
+      if (kind[i] === MOVE.rapid || kind[i] === MOVE.feed) this.straight(x, y, z, toX, toY, toZ, this.isBurning(i), line)
+      else {
+        const pieces = piecesOf(moves, i, [x, y, z], wish.level, toZ)
+        if (pieces.length > 1) this.count('chorded', line)
+        for (const piece of pieces) this.take(piece, this.isBurning(i), line)
+      }
+      x = toX
+      y = toY
+      z = toZ
     }
     this.surface()
     return this.written()
@@ -147,138 +154,211 @@ class Refit {
   }
 
   private wait(seconds: number, line: number): void {
-    if (this.below !== null && !this.below.hasWay) this.below.waits += seconds
+    if (this.isUnder && !this.below.hasWay) this.below.waits += seconds
     this.count('waited', line)
   }
 
-  /** Parts a piece where it comes to the surface. */
-  private take(piece: Piece, isBurning: boolean, line: number): void {
+  /** A straight move, parted where it comes to the surface. */
+  private straight(
+    fx: number,
+    fy: number,
+    fz: number,
+    tx: number,
+    ty: number,
+    tz: number,
+    isBurning: boolean,
+    line: number,
+  ): void {
     const { level } = this.wish
-    const [z1, z2] = [piece.from[2], piece.to[2]]
-    const isCrossing = (z1 < level && z2 > level) || (z1 > level && z2 < level)
-    if (!isCrossing) {
-      this.part(piece, Math.min(z1, z2) < level, isBurning, line)
+    if (!isCrossing(fz, tz, level)) {
+      this.straightPart(fx, fy, fz, tx, ty, tz, isBurning, line)
       return
     }
-    const share = (level - z1) / (z2 - z1)
-    const hasWay = lengthFromAbove(piece) > NO_WAY
-    if (hasWay) this.count('parted', line)
-    this.part(partOf(piece, 0, share), z1 < level, isBurning, line)
-    this.part(partOf(piece, share, 1), z2 < level, isBurning, line)
+    if (distance(fx, fy, tx, ty) > NO_WAY) this.count('parted', line)
+    const share = (level - fz) / (tz - fz)
+    const [mx, my] = [fx + (tx - fx) * share, fy + (ty - fy) * share]
+    this.straightPart(fx, fy, fz, mx, my, level, isBurning, line)
+    this.straightPart(mx, my, level, tx, ty, tz, isBurning, line)
   }
 
-  private part(piece: Piece, isBelow: boolean, isBurning: boolean, line: number): void {
-    const hasWay = lengthFromAbove(piece) > NO_WAY
+  private straightPart(
+    fx: number,
+    fy: number,
+    fz: number,
+    tx: number,
+    ty: number,
+    tz: number,
+    isBurning: boolean,
+    line: number,
+  ): void {
+    const isBelow = Math.min(fz, tz) < this.wish.level
+    if (!this.enters(isBelow, fx, fy, distance(fx, fy, tx, ty) > NO_WAY, line)) return
+    const isLit = isBelow && isBurning
+    if (isLit && Math.abs(fz - tz) > NO_WAY) this.count('ramped', line)
+    this.ways.straight(isLit ? WAY.lit : WAY.dark, fx, fy, fz, tx, ty, tz, this.wish.feed ?? this.feed, line)
+  }
+
+  /** A piece of an arc, parted where it comes to the surface. */
+  private take(piece: Piece, isBurning: boolean, line: number): void {
+    const { level } = this.wish
+    const { from, to, arc } = piece
+    if (arc === null) this.straight(...from, ...to, isBurning, line)
+    else if (!isCrossing(from[2], to[2], level)) this.arc(piece, isBurning, line)
+    else {
+      const share = (level - from[2]) / (to[2] - from[2])
+      if (lengthFromAbove(piece) > NO_WAY) this.count('parted', line)
+      this.arc(partOf(piece, 0, share), isBurning, line)
+      this.arc(partOf(piece, share, 1), isBurning, line)
+    }
+  }
+
+  private arc(piece: Piece, isBurning: boolean, line: number): void {
+    const { from, to, arc } = piece
+    if (arc === null) return
+    // A part of a move that ends at the surface ends there to the last digit of its share.
+    const isBelow = (from[2] + to[2]) / 2 < this.wish.level
+    if (!this.enters(isBelow, from[0], from[1], lengthFromAbove(piece) > NO_WAY, line)) return
+    const isLit = isBelow && isBurning
+    if (isLit && Math.abs(from[2] - to[2]) > NO_WAY) this.count('ramped', line)
+    this.ways.straight(isLit ? WAY.lit : WAY.dark, ...from, ...to, this.wish.feed ?? this.feed, line)
+    this.ways.asArc(arc.x, arc.y, arc.swept)
+  }
+
+  /** Keeps account of being below the surface. @returns Whether there is a way to go. */
+  private enters(isBelow: boolean, x: number, y: number, hasWay: boolean, line: number): boolean {
     if (!isBelow) {
       this.surface()
-      if (hasWay) this.acts.push({ kind: 'dark', piece })
-      return
+      return hasWay
     }
-    this.below ??= { x: piece.from[0], y: piece.from[1], hasWay: false, waits: 0, line }
-    if (!hasWay) return
-    this.below.hasWay = true
-    if (!isBurning) {
-      this.acts.push({ kind: 'dark', piece })
-      return
+    const { below } = this
+    if (!this.isUnder) {
+      this.isUnder = true
+      below.x = x
+      below.y = y
+      below.hasWay = false
+      below.waits = 0
+      below.line = line
     }
-    if (Math.abs(piece.from[2] - piece.to[2]) > NO_WAY) this.count('ramped', line)
-    this.acts.push({ kind: 'lit', piece, feed: this.wish.feed ?? this.feed, line })
+    if (hasWay) below.hasWay = true
+    return hasWay
   }
 
   /** The cutter comes up again: a plunge without a way was a hole. */
   private surface(): void {
-    const { below, wish } = this
-    this.below = null
-    if (below === null) return
+    if (!this.isUnder) return
+    this.isUnder = false
+    const { below, wish, ways } = this
     if (below.hasWay) {
       this.count('vanished', below.line)
       return
     }
-    const last = this.acts.at(-1)
-    const isAgain = last?.kind === 'dot' && Math.hypot(last.x - below.x, last.y - below.y) <= NO_WAY
-    if (isAgain) return
+    const last = ways.count - 1
+    const [lastX, lastY] = [ways.at.toX[last] as number, ways.at.toY[last] as number]
+    if (ways.kind[last] === WAY.dot && Math.hypot(lastX - below.x, lastY - below.y) <= NO_WAY) return
     this.count(wish.dotSeconds > 0 ? 'dotted' : 'leftOut', below.line)
-    if (wish.dotSeconds > 0) {
-      const isTooLong = below.waits > LONGEST_DOT
-      if (isTooLong && this.longWait === 0) this.longWait = below.line
-      const seconds = below.waits > 0 && !isTooLong ? below.waits : wish.dotSeconds
-      this.acts.push({ kind: 'dot', x: below.x, y: below.y, seconds, line: below.line })
-    }
+    if (wish.dotSeconds === 0) return
+    const isTooLong = below.waits > LONGEST_DOT
+    if (isTooLong && this.longWait === 0) this.longWait = below.line
+    const seconds = below.waits > 0 && !isTooLong ? below.waits : wish.dotSeconds
+    ways.straight(WAY.dot, below.x, below.y, 0, below.x, below.y, 0, seconds, below.line)
   }
 
   private written(): Refitted {
-    const { acts, wish } = this
-    const deepest = new Map<string, number>()
-    const depthOf = ({ from, to }: Piece): number => wish.level - Math.min(from[2], to[2])
-    if (wish.passes === 'once') {
-      for (const act of acts)
-        if (act.kind === 'lit') deepest.set(keyOf(act.piece), Math.max(depthOf(act.piece), deepest.get(keyOf(act.piece)) ?? 0))
-    }
-    const steps: Step[] = []
-    const done = new Set<string>()
+    const { ways, wish } = this
+    const first = wish.passes === 'once' ? ways.firstAlike() : null
+    const deepest = first === null ? null : this.deepestOf(first)
     let burntLength = 0
-    let at = { x: 0, y: 0 }
-    const go = (x: number, y: number): void => {
-      if (Math.hypot(x - at.x, y - at.y) > NO_WAY) steps.push({ kind: 'rapid', x, y })
-      at = { x, y }
-    }
-    for (const act of acts) {
-      if (act.kind === 'dark') go(act.piece.to[0], act.piece.to[1])
-      else if (act.kind === 'dot') {
-        go(act.x, act.y)
-        steps.push({ kind: 'dot', seconds: act.seconds, power: powerAtDepth(wish.power, Infinity) })
-      } else {
-        const key = keyOf(act.piece)
-        const isAgain = wish.passes === 'once' && done.has(key)
-        if (isAgain) {
-          this.count('again', act.line)
-          go(act.piece.to[0], act.piece.to[1])
-          continue
-        }
-        done.add(key)
-        go(act.piece.from[0], act.piece.from[1])
-        const depth = deepest.get(key)
-        steps.push(...litSteps(act.piece, act.feed, wish, depth))
-        burntLength += lengthFromAbove(act.piece)
-        at = { x: act.piece.to[0], y: act.piece.to[1] }
+    let noFeed = 0
+    for (let i = 0; i < ways.count; i++) {
+      if (ways.kind[i] !== WAY.lit) continue
+      const line = ways.line[i] as number
+      if (first !== null && first[i] !== i) this.count('again', line)
+      else {
+        if (!((ways.at.feed[i] as number) > 0) && noFeed === 0) noFeed = line
+        burntLength += ways.lengthOf(i)
       }
     }
+    const steps = { [Symbol.iterator]: () => this.stepsOf(first, deepest) }
     const changes = [...this.counts].map(([what, { count, line }]) => ({ what, count, line }))
-    return { steps, changes, burntLength, findings: this.found(acts) }
+    return { steps, changes, burntLength, findings: this.found(noFeed) }
   }
 
-  private found(acts: readonly Act[]): readonly Finding[] {
-    const noFeed = acts.find((it) => it.kind === 'lit' && !(it.feed > 0))
+  private *stepsOf(first: Uint32Array | null, deepest: Float64Array | null): Generator<Step> {
+    const { ways, wish } = this
+    const { fromX, fromY, fromZ, toX, toY, toZ, swept, feed } = ways.at
+    const { level, power } = wish
+    let x = 0
+    let y = 0
+    for (let i = 0; i < ways.count; i++) {
+      const kind = ways.kind[i]
+      const isBurnt = kind === WAY.lit && (first === null || first[i] === i)
+      const goX = (isBurnt ? fromX[i] : toX[i]) as number
+      const goY = (isBurnt ? fromY[i] : toY[i]) as number
+      if (distance(x, y, goX, goY) > NO_WAY) yield { kind: 'rapid', x: goX, y: goY }
+      x = toX[i] as number
+      y = toY[i] as number
+      if (kind === WAY.dot) yield { kind: 'dot', seconds: feed[i] as number, power: powerAtDepth(power, Infinity) }
+      if (!isBurnt) continue
+      const d0 = deepest === null ? level - (fromZ[i] as number) : (deepest[i] as number)
+      const d1 = deepest === null ? level - (toZ[i] as number) : d0
+      // Most ways are straight and level.
+      if (d0 === d1 && swept[i] === 0) yield { kind: 'line', x, y, feed: feed[i] as number, power: powerAtDepth(power, d0) }
+      else yield* this.burn(i, d0, d1)
+    }
+  }
+
+  /** The deepest that is gone along each way that is the first of its like, mm. */
+  private deepestOf(first: Uint32Array): Float64Array {
+    const { ways, wish } = this
+    const { fromZ, toZ } = ways.at
+    const deepest = new Float64Array(ways.count)
+    for (let i = 0; i < ways.count; i++) {
+      const at = first[i] as number
+      deepest[at] = Math.max(deepest[at] as number, wish.level - Math.min(fromZ[i] as number, toZ[i] as number))
+    }
+    return deepest
+  }
+
+  /** Steps of a way that is burnt, parted where its depth asks for another power. */
+  private burn(i: number, d0: number, d1: number): readonly Step[] {
+    const { power } = this.wish
+    const feed = this.ways.at.feed[i] as number
+    const whole = this.ways.pieceOf(i)
+    const parts = partsOfRamp(power, d0, d1)
+    return Array.from({ length: parts }, (_, k): Step => {
+      const part = parts === 1 ? whole : partOf(whole, k / parts, (k + 1) / parts)
+      const share = powerAtDepth(power, d0 + ((d1 - d0) * (k + 0.5)) / parts)
+      const [x, y] = part.to
+      const { arc } = whole
+      if (arc === null) return { kind: 'line', x, y, feed, power: share }
+      return { kind: 'arc', x, y, centreX: arc.x, centreY: arc.y, clockwise: arc.swept < 0, feed, power: share }
+    })
+  }
+
+  private found(noFeed: number): readonly Finding[] {
     const said: Finding[] = []
     if (this.longWait > 0) {
       const long = `Line ${this.longWait}: a hole waits more than ${LONGEST_DOT} s. The light would stand there, which sets fire: its dot has the seconds that are said here.`
       said.push({ code: 'long-dot', severity: 'warning', message: long, line: this.longWait })
     }
-    if (noFeed?.kind !== 'lit') return said
-    const message = `Line ${noFeed.line}: a rapid move is to be burnt before any speed is given. Say how fast it is burnt.`
-    return [...said, { code: 'no-feed', severity: 'error', message, line: noFeed.line }]
+    if (noFeed === 0) return said
+    const message = `Line ${noFeed}: a rapid move is to be burnt before any speed is given. Say how fast it is burnt.`
+    return [...said, { code: 'no-feed', severity: 'error', message, line: noFeed }]
   }
 }
 
-/** The same for ways that are the same seen from above, whatever their sense. */
-function keyOf({ from, to, arc }: Piece): string {
-  const word = ([x, y]: Piece['from']): string => `${Math.round(x * 1000)},${Math.round(y * 1000)}`
-  const ends = [word(from), word(to)].sort().join(' ')
-  if (arc === null) return ends
-  const isForward = word(from) <= word(to)
-  return `${ends} ${Math.round(arc.x * 1000)},${Math.round(arc.y * 1000)} ${Math.round(arc.swept * 1000) * (isForward ? 1 : -1)}`
+/** Without the care for numbers near the ends of their range, and four times as fast for it. */
+function distance(fx: number, fy: number, tx: number, ty: number): number {
+  return Math.sqrt((tx - fx) * (tx - fx) + (ty - fy) * (ty - fy))
 }
 
-/** Steps of a piece that is burnt, parted where its depth asks for another power. */
-function litSteps(piece: Piece, feed: number, { level, power }: BeamWish, deepest: number | undefined): readonly Step[] {
-  const depthAt = (share: number): number => deepest ?? level - (piece.from[2] + (piece.to[2] - piece.from[2]) * share)
-  const apart = Math.abs(powerAtDepth(power, depthAt(0)) - powerAtDepth(power, depthAt(1)))
-  const parts = Math.min(MOST_PARTS, Math.max(1, Math.ceil(apart / POWER_STEP)))
-  return Array.from({ length: parts }, (_, k): Step => {
-    const part = parts === 1 ? piece : partOf(piece, k / parts, (k + 1) / parts)
-    const share = powerAtDepth(power, depthAt((k + 0.5) / parts))
-    const [x, y] = part.to
-    if (part.arc === null) return { kind: 'line', x, y, feed, power: share }
-    return { kind: 'arc', x, y, centreX: part.arc.x, centreY: part.arc.y, clockwise: part.arc.swept < 0, feed, power: share }
-  })
+function isCrossing(z1: number, z2: number, level: number): boolean {
+  return (z1 < level && z2 > level) || (z1 > level && z2 < level)
+}
+
+/** Into how many parts a way is parted so that its power follows its depth. */
+function partsOfRamp(power: PowerByDepth, d0: number, d1: number): number {
+  if (d0 === d1) return 1
+  const apart = Math.abs(powerAtDepth(power, d0) - powerAtDepth(power, d1))
+  return Math.min(MOST_PARTS, Math.max(1, Math.ceil(apart / POWER_STEP)))
 }

@@ -1,0 +1,142 @@
+import { lengthFromAbove, type Piece } from './shape'
+
+/** What a way is: passed over, burnt, or a place where the light stands. */
+export const WAY = { dark: 0, lit: 1, dot: 2 } as const
+
+/** Ends and centre in mm; `swept` in rad, 0 where it is straight; `feed` in mm/s, of a dot its seconds. */
+const FLOATS = ['fromX', 'fromY', 'fromZ', 'toX', 'toY', 'toZ', 'centreX', 'centreY', 'swept', 'feed'] as const
+type Floats = Readonly<Record<(typeof FLOATS)[number], Float64Array>>
+
+/** Ways in their order as columns, so that a million of them are cheap. */
+export class Ways {
+  count = 0
+  kind: Uint8Array
+  line: Uint32Array
+  at: Floats
+
+  /** @param room For so many without growing. */
+  constructor(room: number) {
+    this.kind = new Uint8Array(room)
+    this.line = new Uint32Array(room)
+    this.at = floatsOf(room)
+  }
+
+  /** Puts a straight way behind the others. */
+  straight(
+    kind: number,
+    fx: number,
+    fy: number,
+    fz: number,
+    tx: number,
+    ty: number,
+    tz: number,
+    feed: number,
+    line: number,
+  ): void {
+    const n = this.room()
+    const { at } = this
+    this.kind[n] = kind
+    this.line[n] = line
+    at.fromX[n] = fx
+    at.fromY[n] = fy
+    at.fromZ[n] = fz
+    at.toX[n] = tx
+    at.toY[n] = ty
+    at.toZ[n] = tz
+    at.feed[n] = feed
+  }
+
+  /** Makes the last way an arc. */
+  asArc(centreX: number, centreY: number, swept: number): void {
+    const n = this.count - 1
+    this.at.centreX[n] = centreX
+    this.at.centreY[n] = centreY
+    this.at.swept[n] = swept
+  }
+
+  /** For each burnt way, the first that goes the same way as it is seen from above, whatever its sense; to a µm. */
+  firstAlike(): Uint32Array {
+    const first = new Uint32Array(this.count)
+    const size = 2 ** Math.ceil(Math.log2(Math.max(2, 2 * this.count)))
+    const table = new Int32Array(size).fill(-1)
+    for (let i = 0; i < this.count; i++) {
+      first[i] = i
+      if (this.kind[i] !== WAY.lit) continue
+      let slot = this.hashOf(i) & (size - 1)
+      for (; (table[slot] as number) >= 0; slot = (slot + 1) & (size - 1)) {
+        if (!this.areAlike(table[slot] as number, i)) continue
+        first[i] = table[slot] as number
+        break
+      }
+      if (first[i] === i) table[slot] = i
+    }
+    return first
+  }
+
+  /** A way as a piece. */
+  pieceOf(i: number): Piece {
+    const { fromX, fromY, fromZ, toX, toY, toZ, centreX, centreY, swept } = this.at
+    const round = swept[i] as number
+    return {
+      from: [fromX[i] as number, fromY[i] as number, fromZ[i] as number],
+      to: [toX[i] as number, toY[i] as number, toZ[i] as number],
+      arc: round === 0 ? null : { x: centreX[i] as number, y: centreY[i] as number, swept: round },
+    }
+  }
+
+  /** Length of a way as it is seen from above, mm. */
+  lengthOf(i: number): number {
+    const { fromX, fromY, toX, toY, swept } = this.at
+    if (swept[i] !== 0) return lengthFromAbove(this.pieceOf(i))
+    const [dx, dy] = [(toX[i] as number) - (fromX[i] as number), (toY[i] as number) - (fromY[i] as number)]
+    return Math.sqrt(dx * dx + dy * dy)
+  }
+
+  private room(): number {
+    if (this.count === this.kind.length) {
+      const size = 2 * this.count
+      const grown = floatsOf(size)
+      for (const key of FLOATS) grown[key].set(this.at[key])
+      this.at = grown
+      const [kind, line] = [new Uint8Array(size), new Uint32Array(size)]
+      kind.set(this.kind)
+      line.set(this.line)
+      this.kind = kind
+      this.line = line
+    }
+    return this.count++
+  }
+
+  private hashOf(i: number): number {
+    const { fromX, fromY, toX, toY } = this.at
+    const p = Math.imul(micro(fromX[i]), 73_856_093) ^ Math.imul(micro(fromY[i]), 19_349_663)
+    const q = Math.imul(micro(toX[i]), 73_856_093) ^ Math.imul(micro(toY[i]), 19_349_663)
+    // The same for both senses.
+    const sum = Math.imul((p + q) | 0, 83_492_791)
+    return (sum ^ (sum >>> 15)) >>> 0
+  }
+
+  private areAlike(i: number, k: number): boolean {
+    const { fromX, fromY, toX, toY, centreX, centreY, swept } = this.at
+    const isForward = near(fromX[i], fromX[k]) && near(fromY[i], fromY[k]) && near(toX[i], toX[k]) && near(toY[i], toY[k])
+    const isBack = near(fromX[i], toX[k]) && near(fromY[i], toY[k]) && near(toX[i], fromX[k]) && near(toY[i], fromY[k])
+    if (!isForward && !isBack) return false
+    const [a, b] = [swept[i] as number, swept[k] as number]
+    if (a === 0 && b === 0) return true
+    if (!near(centreX[i], centreX[k]) || !near(centreY[i], centreY[k])) return false
+    // A whole circle is the same in both senses.
+    return (isForward && near(a, b)) || (isBack && near(a, -b))
+  }
+}
+
+function near(p: number | undefined, q: number | undefined): boolean {
+  return micro(p) === micro(q)
+}
+
+function floatsOf(size: number): Floats {
+  return Object.fromEntries(FLOATS.map((key) => [key, new Float64Array(size)])) as unknown as Floats
+}
+
+function micro(value: number | undefined): number {
+  return Math.round((value as number) * 1000)
+}

@@ -295,6 +295,96 @@ describe('words that nothing uses (NISTIR 6556, from memory)', () => {
   })
 })
 
+describe('subroutines, as a card states them', () => {
+  const subroutines = { call: 'M98 P{number} L{times}', begins: 'O{number}', ends: 'M99' }
+  const run = (text: string) => readProgram(text, { subroutines })
+  const xs = (text: string) => [...run(text).moves.x]
+  const wrong = (text: string) =>
+    run(text)
+      .findings.filter((it) => it.severity === 'error')
+      .map((it) => [it.line, it.code])
+
+  it('are carried out as often as the call says, inside one another too, and the program goes on behind the call', () => {
+    const text = 'G91 F60\nG1 X1\nM98 P7 L2\nX100\nM2\nO7 (two steps)\nX10\nN5 m98 p8\nM99\nO8\nX1000\nM99\n'
+    expect(xs(text)).toEqual([1, 11, 1011, 1021, 2021, 2121])
+    expect([...run(text).moves.line]).toEqual([2, 7, 11, 7, 11, 4])
+    expect(wrong(text)).toEqual([])
+  })
+
+  it('say what is wrong: none of that number, no end, an end without a call, too deep, round for ever', () => {
+    expect(wrong('M98 P7\nM2\n')).toEqual([[1, 'no-subroutine']])
+    expect(wrong('F60 G1 X1\nM98 P7\nM2\nO7\nX5\n')).toEqual([[2, 'no-end-of-subroutine']])
+    expect(wrong('F60 G1 X1\nM99\nM2\n')).toEqual([[2, 'no-call']])
+    expect(wrong('M98 P7\nM2\nO7\nM98 P7\nM99\n')).toContainEqual([4, 'too-deep'])
+    const nested = Array.from({ length: 9 }, (_, k) => `O${k}\nM98 P${k + 1} L9999\nM99\n`).join('')
+    expect(wrong(`M98 P0\nM2\n${nested}O9\nM99\n`)).toContainEqual([expect.any(Number), 'endless'])
+  })
+
+  it('are known and not supported where no card states them', () => {
+    expect(codes('M98 P7\nM2')).toEqual(['unknown'])
+  })
+})
+
+describe('words that are left out, and what is in force', () => {
+  it('an M word or a letter goes; a line with such a G word goes whole, for its numbers would mean something else', () => {
+    const text = 'G21 F600\nM106 S200\nG1 X5 E12\nG28 X0 Y0\nX7 M107\nM2\n'
+    expect(readProgram(text).strangers).toEqual([
+      { name: 'M106', count: 1, line: 2 },
+      { name: 'G28', count: 1, line: 4 },
+      { name: 'M107', count: 1, line: 5 },
+      { name: 'E', count: 1, line: 3 },
+    ])
+    const read = readProgram(text, { leaveOut: ['M106', 'G28', 'M107', 'E'] })
+    expect([read.errorCount, [...read.moves.x], [...read.moves.s]]).toEqual([0, [5, 7], [200, 200]])
+  })
+
+  it('says what stands in force at a line', () => {
+    const text = 'G20 F60\nG91 G18\nM4 S30\nG92 X1\nG0 X2\nG2 X1 Z0 I.5\nM2\n'
+    expect(readProgram(text, { until: 5 }).modes).toEqual({
+      motion: 'G0',
+      plane: 18,
+      isAbsolute: false,
+      isInches: true,
+      feed: 25.4,
+      s: 30,
+      spindle: 'counter-clockwise',
+      place: [50.8, 0, 0],
+      offset: [-25.4, 0, 0],
+    })
+    expect(readProgram(text, { until: 1 }).modes.isAbsolute).toBe(true)
+  })
+})
+
+describe('files that are far from a program', () => {
+  it.each([
+    ['words', 'X1'],
+    ['expressions', 'X[1+1]'],
+    ['settings', '#1=2'],
+    ['comments', '(a(b)'],
+    ['open comments', '('],
+    ['letters', 'XYZ'],
+    ['digits', '7'],
+    ['blanks', ' '],
+    ['brackets', 'X[['],
+  ])('a line of ten megabytes of %s is refused in words, with its column, and the next line is read', (_, part) => {
+    const text = `${part.repeat(10_000_000 / part.length)}\nG1 Y5 F60\nM2\n`
+    const { findings, moves } = readProgram(text)
+    const [first] = findings
+    expect([first?.severity, first?.line, (first?.column ?? 0) > 0]).toEqual(['error', 1, true])
+    expect([moves.count, moves.line[0]]).toEqual([1, 2])
+  })
+
+  it('reads a byte-order mark, lone carriage returns, and coordinates that overflow', () => {
+    expect(ends('\ufeffG1 X1 F60\rY2\rM2\r')).toEqual([
+      [1, 0, 0],
+      [1, 2, 0],
+    ])
+    const { findings, moves } = readProgram(`F60 G1 Y1\nX${'9'.repeat(400)}\nX1\nX1.#INF\nXNAN\nM2\n`)
+    expect([...new Set(findings.map((it) => it.line))]).toEqual([2, 4, 5])
+    expect([...moves.x]).toEqual([0, 1])
+  })
+})
+
 describe('anything at all', () => {
   const word = fc
     .tuple(fc.constantFrom(...Array.from('GMXYZIJKRFSPNABWE#%/')), fc.double({ min: -1e4, max: 1e4, noNaN: true }))

@@ -5,7 +5,8 @@ import { cycleSteps, isCycle, type CycleStep, type CycleWords } from './cycles'
 import { gather } from './findings'
 import { MOVE, MoveWriter, SPINDLE, type Moves } from './moves'
 import { HAS_AXIS, PLAIN, plainLine } from './plainLine'
-import { emptyBlock, scanner } from './scan'
+import { emptyBlock, scanner, type Scanner, type Stranger } from './scan'
+import { DEEPEST_CALL, MOST_CARRIED, Subroutines, type Body, type SubroutineWords } from './subroutines'
 import { GROUP, NONE, Words } from './words'
 
 /** What a program came to: its moves in millimetres and seconds, and everything that was found. */
@@ -18,6 +19,10 @@ export interface Program {
   readonly errorCount: number
   /** M2, M30 or the closing % was reached. */
   readonly ended: boolean
+  /** Words that are not carried out here, the most frequent first; those that were left out too. */
+  readonly strangers: readonly Readonly<Stranger>[]
+  /** What was in force when the reading ended. */
+  readonly modes: Modes
 }
 
 export interface ReadOptions {
@@ -25,6 +30,12 @@ export interface ReadOptions {
   readonly deletable?: boolean
   /** Hears the lines read so far; giving back false stops. */
   readonly onProgress?: (lines: number) => boolean
+  /** Words such as `M106` that are not carried out here and are passed over; a line with such a G word is passed over whole. */
+  readonly leaveOut?: readonly string[]
+  /** How a card states subroutines; without it they are known and not supported. */
+  readonly subroutines?: SubroutineWords
+  /** The last line that is read, from 1. */
+  readonly until?: number
 }
 
 const MM_PER_INCH = 25.4
@@ -89,30 +100,89 @@ function startOf(): Modal {
   }
 }
 
+/** A subroutine that is under way. */
+interface Call {
+  readonly number: number
+  /** The line that called it. */
+  readonly line: number
+  readonly back: Body
+  readonly body: Body
+  times: number
+}
+
+/** What stands in force at a line. Lengths in mm, feed in mm/s. */
+export interface Modes {
+  /** The motion word, such as `G1`. */
+  readonly motion: string
+  readonly plane: 17 | 18 | 19
+  readonly isAbsolute: boolean
+  readonly isInches: boolean
+  /** Null while none was given. */
+  readonly feed: number | null
+  readonly s: number
+  readonly spindle: 'off' | 'clockwise' | 'counter-clockwise'
+  readonly place: readonly [x: number, y: number, z: number]
+  /** What G92 takes from a number to come to the work. */
+  readonly offset: readonly [x: number, y: number, z: number]
+}
+
+function modesOf(modal: Modal): Modes {
+  return {
+    motion: `G${modal.motion / 10}`,
+    plane: modal.plane,
+    isAbsolute: modal.absolute,
+    isInches: modal.unit !== 1,
+    feed: Number.isNaN(modal.feed) ? null : modal.feed,
+    s: modal.s,
+    spindle: (['off', 'clockwise', 'counter-clockwise'] as const)[modal.spindle] ?? 'off',
+    place: [modal.x, modal.y, modal.z],
+    offset: modal.offset,
+  }
+}
+
 /** One reading of a program: the line in hand, its words, what stays in force, and what it has come to so far. */
 class ProgramReader {
   private readonly found = gather()
   private readonly block = emptyBlock()
-  private readonly words = new Words(this.block, this.found)
+  private readonly words: Words
   private readonly moves = new MoveWriter()
   private readonly modal = startOf()
   private readonly parameters = new Map<number, number>()
   private readonly plain = plainLine()
 
-  constructor(private readonly options: ReadOptions) {}
+  private readonly calls: Call[] = []
+  /** The last line that was about subroutines. */
+  private followed = 0
+
+  constructor(private readonly options: ReadOptions) {
+    this.words = new Words(this.block, this.found, new Set(options.leaveOut))
+  }
 
   read(text: string): Program {
     const { found, block, moves, plain } = this
-    const scan = scanner(text, found, this.parameters)
+    const { onProgress, until = Infinity, subroutines } = this.options
+    const scan = scanner(text, found, this.parameters, this.options.leaveOut)
+    const subs = subroutines === undefined ? null : new Subroutines(scan.text, subroutines)
     let lines = 0
+    let carried = 0
     let percents = 0
     let ended = false
     let acted = false
-    while (!ended) {
-      if (lines % PROGRESS_EVERY === 0 && lines > 0 && this.options.onProgress?.(lines) === false) break
+    while (!ended && lines !== until) {
+      if (++carried % PROGRESS_EVERY === 0 && onProgress?.(lines) === false) break
+      if (subs !== null && carried > MOST_CARRIED) {
+        const message = `More than ${MOST_CARRIED} lines were carried out: its subroutines go round for ever, or far too often.`
+        found.report('error', 'endless', message, Math.max(1, lines), 1)
+        break
+      }
+      if (subs !== null && this.follows(scan, subs)) {
+        lines = this.followed
+        acted = true
+        continue
+      }
       if (scan.plain(plain)) {
-        if (this.carryOutPlain(lines + 1)) {
-          lines++
+        if (this.carryOutPlain(plain.line)) {
+          lines = plain.line
           if (plain.given !== 0) acted = true
           continue
         }
@@ -132,10 +202,54 @@ class ProgramReader {
       const message =
         'It has no line that does anything: nothing but blank lines, comments or lines that are skipped. Is it the right file?'
       found.report('error', 'nothing', message, 1, 1)
-    } else if (!ended && lines > 0)
+    } else if (!ended && lines > 0 && until === Infinity)
       found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
+    const open = this.calls.at(-1)
+    if (open !== undefined && until === Infinity && !ended) {
+      const message = `The subroutine ${open.number} that is called here has no end.`
+      found.report('error', 'no-end-of-subroutine', message, open.line, 1)
+    }
     const { findings, count, errors } = found
-    return { moves: moves.done(), lines, findings, findingCount: count, errorCount: errors, ended }
+    const strangers = [...this.words.strangers.values(), ...scan.strangers()].sort((p, q) => q.count - p.count)
+    const modes = modesOf(this.modal)
+    return { moves: moves.done(), lines, findings, findingCount: count, errorCount: errors, ended, strangers, modes }
+  }
+
+  /** Follows a line that calls, begins or ends a subroutine. @returns False where the next line is an ordinary one. */
+  private follows(scan: Scanner, subs: Subroutines): boolean {
+    const { calls, found } = this
+    const text = scan.peek()
+    const read = text === null ? null : subs.read(text)
+    if (read === null) return false
+    const { line } = scan.place()
+    this.followed = line
+    const wrong = (code: string, message: string): true => {
+      found.report('error', code, message, line, 1)
+      return true
+    }
+    scan.skip()
+    if (read.kind === 'begins') return true
+    if (read.kind === 'ends') {
+      const call = calls.at(-1)
+      if (call === undefined)
+        return wrong('no-call', 'This is the end of a subroutine, and none was called: the program would begin again for ever.')
+      call.times--
+      if (call.times > 0) scan.jump(call.body)
+      else {
+        calls.pop()
+        scan.jump(call.back)
+      }
+      return true
+    }
+    const body = subs.bodyOf(read.number)
+    if (body === undefined)
+      return wrong('no-subroutine', `The program has no subroutine ${read.number}. Add it, or mend the number.`)
+    if (calls.length >= DEEPEST_CALL)
+      return wrong('too-deep', `Subroutines call one another more than ${DEEPEST_CALL} deep here.`)
+    if (read.times === 0) return true
+    calls.push({ number: read.number, line, back: scan.place(), body, times: read.times })
+    scan.jump(body)
+    return true
   }
 
   /** Carries out a line that is plain. @returns False, and nothing is changed, where there is anything to say of it. */
@@ -163,7 +277,7 @@ class ProgramReader {
   private isCarriedOut(): boolean {
     const { block, words } = this
     if (block.broken || (block.deletable && this.options.deletable !== true)) return false
-    return words.sort() && (!words.rare || this.haveUse())
+    return words.sort() && !words.skipped && (!words.rare || this.haveUse())
   }
 
   /** Parameters take the values that the line gives them. @returns Whether it gave any. */

@@ -8,11 +8,13 @@ export interface PlainLine {
   readonly values: Float64Array
   /** Bits of the letters that stand on it. */
   given: number
+  /** From 1. */
+  line: number
 }
 
 /** A line to read plain ones into. */
 export function plainLine(): PlainLine {
-  return { values: new Float64Array(7), given: 0 }
+  return { values: new Float64Array(7), given: 0, line: 0 }
 }
 
 const NOT_PLAIN = 255

@@ -6,6 +6,8 @@ import { readPlainLine, type PlainLine } from './plainLine'
 const MOST_WORDS = 128
 /** Longest line in characters. Source: NISTIR 6556, 3.3.1 (from memory). */
 const LONGEST_LINE = 256
+/** Longer than this a line is not read word by word, characters. */
+const HOPELESS = 16_384
 
 /** One line's words, used again for every line: letters as character codes, upper case. */
 export interface Block {
@@ -56,6 +58,14 @@ const WORD_LETTERS = new Set(Array.from('ABCDFGHIJKLMNPQRSTXYZ', (it) => it.char
 const TENS = Array.from({ length: 23 }, (_, i) => 10 ** i)
 const EXACT = 2 ** 53
 
+/** A word, or a letter, that is not carried out here. */
+export interface Stranger {
+  readonly name: string
+  count: number
+  /** The first line with it. */
+  readonly line: number
+}
+
 /** Reads a program line by line into one block. */
 export interface Scanner {
   /** Reads the next line into the block; false at the end of the text. */
@@ -64,18 +74,35 @@ export interface Scanner {
   plain(into: PlainLine): boolean
   /** Stays before the line that was read as plain, for `next` to read it. */
   again(): void
+  /** The next line's text; null at the end. It stays the next. */
+  peek(): string | null
+  /** Passes the next line over. */
+  skip(): void
+  /** Where the next line begins, and its number. */
+  place(): { readonly at: number; readonly line: number }
+  /** Goes on at another place. */
+  jump(to: { readonly at: number; readonly line: number }): void
+  /** The text as it is read, line feeds at the ends of its lines. */
+  readonly text: string
+  /** Letters beyond the standard that words begin with. */
+  strangers(): readonly Stranger[]
 }
 
 /**
  * A scanner of RS274/NGC lines. Blanks may stand anywhere outside comments, inside numbers too; case is free; comments
  * stand in `( )` or, beyond the standard, behind `;` (common practice); `/` first marks a line that may be skipped.
  * @param given The whole program; a byte-order mark at its beginning is no part of it, and a lone carriage return ends a line.
- * @param found Hears every finding with line and column; nothing is skipped in silence. @param parameters As they stand when a line is read.
+ * @param found Hears every finding with line and column; nothing is skipped in silence. @param parameters As they stand when a line is read. @param leftOut Letters beyond the standard whose words are passed over.
  * Source: NISTIR 6556, 3.3 (from memory). The number reader is exact: digits are gathered as an integer under 2⁵³ and
  * divided once by a power of ten up to 10²², which IEEE 754 rounds correctly.
  */
-export function scanner(given: string, found: Gathered, parameters: ReadonlyMap<number, number> = new Map()): Scanner {
-  return new LineScanner(withLineFeeds(given), found, parameters)
+export function scanner(
+  given: string,
+  found: Gathered,
+  parameters: ReadonlyMap<number, number> = new Map(),
+  leftOut: readonly string[] = [],
+): Scanner {
+  return new LineScanner(withLineFeeds(given), found, parameters, new Set(leftOut))
 }
 
 class LineScanner implements Scanner {
@@ -83,11 +110,13 @@ class LineScanner implements Scanner {
   private at = 0
   private line = 0
   private lineStart = 0
+  private readonly strange = new Map<string, Stranger>()
 
   constructor(
-    private readonly text: string,
+    readonly text: string,
     private readonly found: Gathered,
     private readonly parameters: ReadonlyMap<number, number>,
+    private readonly leftOut: ReadonlySet<string>,
   ) {
     this.length = text.length
   }
@@ -96,6 +125,7 @@ class LineScanner implements Scanner {
     const next = readPlainLine(this.text, this.at, into)
     if (next < 0) return false
     this.line++
+    into.line = this.line
     this.lineStart = this.at
     this.at = next
     return true
@@ -104,6 +134,27 @@ class LineScanner implements Scanner {
   again(): void {
     this.line--
     this.at = this.lineStart
+  }
+
+  peek(): string | null {
+    if (this.at >= this.length) return null
+    const end = this.text.indexOf('\n', this.at)
+    return this.text.slice(this.at, Math.min(end < 0 ? this.length : end, this.at + 2 * LONGEST_LINE))
+  }
+
+  skip(): void {
+    const end = this.text.indexOf('\n', this.at)
+    this.at = end < 0 ? this.length : end + 1
+    this.line++
+  }
+
+  place(): { readonly at: number; readonly line: number } {
+    return { at: this.at, line: this.line + 1 }
+  }
+
+  jump({ at, line }: { readonly at: number; readonly line: number }): void {
+    this.at = at
+    this.line = line - 1
   }
 
   next(block: Block): boolean {
@@ -116,6 +167,7 @@ class LineScanner implements Scanner {
     block.percent = false
     block.broken = false
     block.settings = NO_SETTINGS
+    if (this.isHopeless()) return this.passOver(block)
     for (;;) {
       const code = this.at < this.length ? this.text.charCodeAt(this.at) : NEW_LINE
       if (code === NEW_LINE) break
@@ -126,6 +178,30 @@ class LineScanner implements Scanner {
     if (this.at - this.lineStart > LONGEST_LINE) this.tooLong(block)
     this.at++
     return true
+  }
+
+  /** The line is so long that it is no line of a program. */
+  private isHopeless(): boolean {
+    if (this.length - this.at <= HOPELESS) return false
+    const end = this.text.indexOf('\n', this.at)
+    return (end < 0 ? this.length : end) - this.at > HOPELESS
+  }
+
+  private passOver(block: Block): true {
+    this.skipLine()
+    this.tooLong(block)
+    this.at++
+    return true
+  }
+
+  strangers(): readonly Stranger[] {
+    return [...this.strange.values()]
+  }
+
+  private note(name: string): void {
+    const there = this.strange.get(name)
+    if (there === undefined) this.strange.set(name, { name, count: 1, line: this.line })
+    else there.count++
   }
 
   private readWord(block: Block, letter: number): void {
@@ -151,6 +227,8 @@ class LineScanner implements Scanner {
     this.at = here
     if (many === 0) return this.noNumber(block, letter, start, this.at < this.length ? code : NEW_LINE, negative)
     if (!WORD_LETTERS.has(letter)) {
+      this.note(String.fromCharCode(letter))
+      if (this.leftOut.has(String.fromCharCode(letter))) return
       const word = this.text.slice(start, Math.min(this.at, start + 40)).trim()
       return this.wrong(
         block,
@@ -218,7 +296,9 @@ class LineScanner implements Scanner {
   /** Where the line ends, or its first comment begins. */
   private lineEnd(): number {
     let at = this.at
-    for (; at < this.length; at++) {
+    // No expression is longer than a line may be: a line of megabytes is not gone through again at each of its words.
+    const most = Math.min(this.length, at + 2 * LONGEST_LINE)
+    for (; at < most; at++) {
       const code = this.text.charCodeAt(at)
       if (code === NEW_LINE || code === OPEN || code === SEMICOLON) break
     }
@@ -239,7 +319,9 @@ class LineScanner implements Scanner {
       return this.wrongValue(block, `“=” and a value are missing behind #${whole}: write #${whole}=12.5.`, this.at)
     this.at++
     const value = this.valueAt(block, this.at)
-    if (value !== null) block.settings = [...block.settings, [whole, value]]
+    if (value === null) return
+    if (block.settings.length < MOST_WORDS) block.settings = [...block.settings, [whole, value]]
+    else this.wrong(block, 'too-many-words', `More than ${MOST_WORDS} parameters on one line. Break it up.`, start)
   }
 
   private readOther(block: Block, code: number): void {

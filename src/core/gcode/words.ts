@@ -1,6 +1,6 @@
 import { G, LETTER } from './codes'
 import type { Gathered } from './findings'
-import type { Block } from './scan'
+import type { Block, Stranger } from './scan'
 import { G_WORDS, IDLE_LETTERS, M_WORDS, tenths, type Group, type KnownWord } from './vocabulary'
 
 /** No word of a group stands on the line. */
@@ -61,11 +61,17 @@ export class Words {
   offset = NONE
   /** A word stands on the line that only some words use: I, J, K, L, P, Q, R, or G92. */
   rare = false
+  /** Words that are not carried out here, by name: how often, and the first line. */
+  readonly strangers = new Map<string, Stranger>()
+  /** The line has a G word that is left out: nothing of it is carried out. */
+  skipped = false
   private readonly saidIdle = new Set<string>()
 
+  /** @param leftOut Words to pass over; a line with a G word among them is passed over whole. */
   constructor(
     private readonly block: Block,
     private readonly found: Gathered,
+    private readonly leftOut: ReadonlySet<string> = new Set(),
   ) {}
 
   has(letter: number): boolean {
@@ -111,6 +117,7 @@ export class Words {
     this.dwell = false
     this.offset = NONE
     this.rare = false
+    this.skipped = false
   }
 
   private checkLetter(letter: number, value: number, column: number, twice: boolean): void {
@@ -132,7 +139,8 @@ export class Words {
     const known: KnownWord | undefined =
       Math.abs(code - value * 10) > 1e-6 ? undefined : (letter === LETTER.G ? G_WORDS : M_WORDS).get(code)
     const name = `${String.fromCharCode(letter)}${value}`
-    if (known?.supported !== true) this.refuse(name, known, column)
+    if (known?.supported !== true && this.leftOut.has(name)) this.leave(letter, name, column)
+    else if (known?.supported !== true) this.refuse(name, known, column)
     else if (known.isIdle === true) this.takeIdle(name, known, code, column)
     else if (known.group === 'not modal') this.takeNotModal(name, code, column)
     else this.takeModal(name, known.group, code, column)
@@ -168,7 +176,24 @@ export class Words {
     this.code[place] = code
   }
 
+  private leave(letter: number, name: string, column: number): void {
+    // A G word says what the numbers beside it mean: without it they mean something else.
+    if (letter === LETTER.G) this.skipped = true
+    this.note(name)
+    if (this.saidIdle.has(name)) return
+    this.saidIdle.add(name)
+    const message = letter === LETTER.G ? `Lines with ${name} are left out, as you said.` : `${name} is left out, as you said.`
+    this.found.report('warning', 'left-out', message, this.block.line, column)
+  }
+
+  private note(name: string): void {
+    const there = this.strangers.get(name)
+    if (there === undefined) this.strangers.set(name, { name, count: 1, line: this.block.line })
+    else there.count++
+  }
+
   private refuse(name: string, known: KnownWord | undefined, column: number): void {
+    this.note(name)
     if (known === undefined) {
       const message = `${name} is no word of the standard. If your controller knows it, put it in an output card, not here.`
       this.say('unknown', message, column)

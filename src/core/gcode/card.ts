@@ -1,4 +1,5 @@
 import { bare, group, text, word, type Of } from '../bench'
+import { wrongWithSubroutines, type SubroutineWords } from './subroutines'
 
 /** In which manner a controller is told the power. */
 export const MANNERS = ['block', 'follows', 'inMove', 'switched'] as const
@@ -42,6 +43,10 @@ const benchCardParts = {
   /** Lines that turn air and extraction on before the work and off behind it. */
   airOn: text(0, 400, ''),
   airOff: text(0, 400, ''),
+  /** How programs that come from elsewhere call subroutines, begin and end them; empty: they are not carried out. */
+  subCall: text(0, 60, ''),
+  subBegins: text(0, 60, ''),
+  subEnds: text(0, 60, ''),
 }
 
 /** A card as a bench keeps it: the full power word is a fact of its own there. */
@@ -73,4 +78,13 @@ export const PLAIN_CARD: OutputCard = {
   afterOn: 0,
   airOn: '',
   airOff: '',
+  subCall: '',
+  subBegins: '',
+  subEnds: '',
+}
+
+/** How a card states subroutines; undefined where it does not. */
+export function subroutinesOf(card: Pick<OutputCard, 'subCall' | 'subBegins' | 'subEnds'>): SubroutineWords | undefined {
+  const words = { call: card.subCall, begins: card.subBegins, ends: card.subEnds }
+  return words.call.trim() === '' || wrongWithSubroutines(words) !== null ? undefined : words
 }

@@ -33,6 +33,11 @@ export const outputMigrations: readonly Migration[] = [
     why: 'how a controller is spoken with over a cable, and when its words for the beam act',
     up: (output) => ({ ...output, card: { ...asJson(output['card']), timing: 'queued' }, link: PLAIN_LINK_10 }),
   },
+  {
+    to: 13,
+    why: 'a card states subroutines',
+    up: (output) => ({ ...output, card: { ...asJson(output['card']), subCall: '', subBegins: '', subEnds: '' } }),
+  },
 ]
 
 const PLAIN_LINK_10 = {

@@ -1,6 +1,7 @@
 import { schemaOf } from '../bench'
 import { accepted, type Finding, type Outcome } from '../units'
 import { outputCardShape, type OutputCard } from './card'
+import { wrongWithSubroutines } from './subroutines'
 
 /**
  * Reads a card and checks that it can be worked with: above all, that it can turn the beam off.
@@ -69,6 +70,8 @@ function* faultsOf(card: OutputCard): Generator<Finding> {
       'Words that act as soon as they are read need a wait before them, and the wait has no {seconds}. Put {seconds} where they belong.',
     )
   }
+  const subroutines = wrongWithSubroutines({ call: card.subCall, begins: card.subBegins, ends: card.subEnds })
+  if (subroutines !== null) yield { ...fault('subCall', 'subroutines', subroutines), severity: 'warning' }
   yield* fieldFaults(card, fault)
   yield* lastWordFaults(card, fault)
   for (const path of TEMPLATES) {

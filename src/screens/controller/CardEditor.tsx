@@ -15,6 +15,12 @@ const FIELDS = [
   ['airOn', 'Air and extraction on', 1],
   ['airOff', 'Air and extraction off', 1],
 ] as const
+/** Of programs that come from elsewhere. */
+const SUB_FIELDS = [
+  ['subCall', 'Calls a subroutine; {number}, {times}'],
+  ['subBegins', 'Begins one; {number}'],
+  ['subEnds', 'Ends one'],
+] as const
 
 const TIMING_WORDS = { queued: 'in their turn among the moves', atOnce: 'as soon as they are read' } as const
 const MANNER_WORDS: Readonly<Record<Manner, string>> = {
@@ -74,6 +80,15 @@ export function CardEditor({ bench }: { readonly bench: Bench }) {
         )}
       </div>
       <Numbers card={card} keep={keep} />
+      <p className="mt-3 text-[13px] text-second">
+        Subroutines are not in the standard. Where your controller has them, say how, such as M98 P{'{number}'} L{'{times}'}, O
+        {'{number}'} and M99; then programs from elsewhere that use them are read.
+      </p>
+      <div className="mt-1 flex flex-wrap gap-x-6 gap-y-2">
+        {SUB_FIELDS.map(([field, label]) => (
+          <PlainField key={field} label={label} value={card[field]} className="w-56" keep={(text) => keep(field, text)} />
+        ))}
+      </div>
       {checked !== null && <Findings findings={checked.findings} />}
       {whole !== null && <Preview card={whole} />}
     </details>

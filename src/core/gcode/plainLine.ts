@@ -10,11 +10,13 @@ export interface PlainLine {
   given: number
   /** From 1. */
   line: number
+  /** Where the next line begins in the text. */
+  next: number
 }
 
 /** A line to read plain ones into. */
 export function plainLine(): PlainLine {
-  return { values: new Float64Array(7), given: 0, line: 0 }
+  return { values: new Float64Array(7), given: 0, line: 0, next: 0 }
 }
 
 const NOT_PLAIN = 255
@@ -43,9 +45,9 @@ const TENS = Float64Array.from({ length: MOST_DIGITS + 1 }, (_, i) => 10 ** i)
 /**
  * Reads a line where it is plain; most lines of long programs are. What is rarer, or wrong in any way, is left to the
  * scanner, which says so.
- * @returns Where the next line begins; −1 where this one is not plain.
+ * @returns Whether it is plain; then the line holds it. @throws never. Source: NISTIR 6556, 3.3 (from memory).
  */
-export function readPlainLine(text: string, from: number, into: PlainLine): number {
+export function readPlainLine(text: string, from: number, into: PlainLine): boolean {
   const { values } = into
   const most = Math.min(text.length, from + LONGEST)
   let given = 0
@@ -55,10 +57,11 @@ export function readPlainLine(text: string, from: number, into: PlainLine): numb
     if (code === BLANK || code === RETURN) continue
     if (code === NEW_LINE) {
       into.given = given
-      return at
+      into.next = at
+      return true
     }
     const slot = code < 128 ? (SLOTS[code] as number) : NOT_PLAIN
-    if (slot === NOT_PLAIN || (given & (1 << slot)) !== 0) return -1
+    if (slot === NOT_PLAIN || (given & (1 << slot)) !== 0) return false
     given |= 1 << slot
     code = at < most ? text.charCodeAt(at) : 0
     const isNegative = code === MINUS
@@ -74,14 +77,14 @@ export function readPlainLine(text: string, from: number, into: PlainLine): numb
       } else if (code === POINT && point < 0) point = many
       else break
     }
-    if (many === 0 || many > MOST_DIGITS) return -1
+    if (many === 0 || many > MOST_DIGITS) return false
     // Behind a blank the number might go on, which is allowed and rare.
-    if (code === BLANK && at + 1 < most && isNumeral(text.charCodeAt(at + 1))) return -1
+    if (code === BLANK && at + 1 < most && isNumeral(text.charCodeAt(at + 1))) return false
     const value = point < 0 ? digits : digits / (TENS[many - point] as number)
-    if (slot >= PLAIN.feed && (isNegative || (slot >= PLAIN.motion && !isWhole(slot, value, point)))) return -1
+    if (slot >= PLAIN.feed && (isNegative || (slot >= PLAIN.motion && !isWhole(slot, value, point)))) return false
     values[slot] = isNegative ? -value : value
   }
-  return -1
+  return false
 }
 
 /** G0, G1, or a line's number as it may be. */

@@ -122,12 +122,11 @@ class LineScanner implements Scanner {
   }
 
   plain(into: PlainLine): boolean {
-    const next = readPlainLine(this.text, this.at, into)
-    if (next < 0) return false
+    if (!readPlainLine(this.text, this.at, into)) return false
     this.line++
     into.line = this.line
     this.lineStart = this.at
-    this.at = next
+    this.at = into.next
     return true
   }
 

@@ -1,7 +1,7 @@
-import { MOVE, type Moves, type Step } from '../gcode'
-import { isLit } from '../planner'
+import type { Moves, Step } from '../gcode'
 import { tourOf, type Stop } from '../work'
-import { lengthFromAbove, piecesOf, type Piece } from './shape'
+import { lengthFromAbove, type Piece } from './shape'
+import { stepOfPiece, tracesOf, type Trace } from './traces'
 
 /** A stretch that is burnt without a break, and the dark way at feed rate that leads to it and away from it. */
 export interface BurntRun {
@@ -28,57 +28,73 @@ const MOST_ORDERED = 4000
  * Valid: any program; heights are left out. Source: by definition; the beam as the spindle (common practice).
  */
 export function burntRuns(moves: Moves, fullS: number, lead: number): readonly BurntRun[] {
-  if (!(fullS > 0)) throw new RangeError('the full power word must be more than 0')
   const runs: BurntRun[] = []
-  let at: Piece['to'] = [0, 0, 0]
   /** The dark way at feed rate right before. */
   let dark: Piece | null = null
-  let open: {
-    first: Piece
-    last: Piece
-    steps: Step[]
-    leadFrom: BurntRun['leadFrom']
-    feed: number
-    line: number
-    box: Box
-  } | null = null
+  let open: Open | null = null
   const close = (behind: Piece | null): void => {
-    if (open === null) return
-    const { first, last, steps, leadFrom, feed, line, box } = open
-    const [from, to] = [
-      { x: first.from[0], y: first.from[1] },
-      { x: last.to[0], y: last.to[1] },
-    ]
-    const leadTo = behind !== null && isStraightOn(last, behind) ? along(to, behind, lead) : null
-    runs.push({ from, to, steps, leadFrom, leadTo, feed, box, line })
+    if (open !== null) runs.push(closed(open, behind, lead))
     open = null
   }
-  for (let i = 0; i < moves.count; i++) {
-    if (moves.kind[i] === MOVE.dwell) continue
-    const pieces = piecesOf(moves, i, at, -Infinity)
-    at = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
-    const feed = moves.feed[i] as number
-    for (const piece of pieces) {
-      if (!isLit(moves, i)) {
-        const isDarkFeed = moves.kind[i] === MOVE.feed && lengthFromAbove(piece) > 0
-        close(isDarkFeed ? piece : null)
-        dark = isDarkFeed ? piece : null
-        continue
-      }
-      if (lengthFromAbove(piece) === 0) continue
-      if (open === null) {
-        const start = { x: piece.from[0], y: piece.from[1] }
-        const leadFrom = dark !== null && isStraightOn(dark, piece) ? along(start, dark, -lead) : null
-        open = { first: piece, last: piece, steps: [], leadFrom, feed, line: moves.line[i] as number, box: emptyBox() }
-      }
-      open.last = piece
-      open.steps.push(stepOf(piece, feed, Math.min(1, (moves.s[i] as number) / fullS)))
-      stretch(open.box, piece)
+  for (const trace of tracesOf(moves, fullS)) {
+    if (trace.kind === 'wait') {
+      if (!trace.isLit) continue
+      // A light that stands is burnt too, where it stands.
+      close(null)
       dark = null
+      runs.push(dotOf(trace))
+      continue
     }
+    const { piece, feed, power, line } = trace
+    const length = lengthFromAbove(piece)
+    if (!trace.isLit) {
+      const isDarkFeed = !trace.isRapid && piece.arc === null && length > 0
+      close(isDarkFeed ? piece : null)
+      dark = isDarkFeed ? piece : null
+      continue
+    }
+    if (length === 0) continue
+    open ??= { first: piece, last: piece, steps: [], dark, feed, line, box: emptyBox() }
+    open.last = piece
+    open.steps.push(stepOfPiece(flat(piece), feed, power))
+    stretch(open.box, piece)
+    dark = null
   }
   close(null)
   return runs
+}
+
+/** A stretch that is under way. */
+interface Open {
+  readonly first: Piece
+  last: Piece
+  readonly steps: Step[]
+  /** The dark way at feed rate right before it. */
+  readonly dark: Piece | null
+  readonly feed: number
+  readonly line: number
+  readonly box: Box
+}
+
+function closed({ first, last, steps, dark, feed, line, box }: Open, behind: Piece | null, lead: number): BurntRun {
+  const [from, to] = [
+    { x: first.from[0], y: first.from[1] },
+    { x: last.to[0], y: last.to[1] },
+  ]
+  const leadFrom = dark !== null && isStraightOn(dark, first) ? along(from, dark, -lead) : null
+  const leadTo = behind !== null && isStraightOn(last, behind) ? along(to, behind, lead) : null
+  return { from, to, steps, leadFrom, leadTo, feed, box, line }
+}
+
+function dotOf({ x, y, seconds, power, line }: Extract<Trace, { kind: 'wait' }>): BurntRun {
+  const at = { x, y }
+  const box = { left: x, right: x, bottom: y, top: y }
+  return { from: at, to: at, steps: [{ kind: 'dot', seconds, power }], leadFrom: null, leadTo: null, feed: 0, box, line }
+}
+
+/** Heights are left out. */
+function flat(piece: Piece): Piece {
+  return { ...piece, from: [piece.from[0], piece.from[1], 0], to: [piece.to[0], piece.to[1], 0] }
 }
 
 interface Box {
@@ -101,12 +117,6 @@ function stretch(box: Box, { from, to, arc }: Piece): void {
   box.right = Math.max(box.right, ...xs)
   box.bottom = Math.min(box.bottom, ...ys)
   box.top = Math.max(box.top, ...ys)
-}
-
-function stepOf({ to: [x, y], arc }: Piece, feed: number, power: number): Step {
-  return arc === null
-    ? { kind: 'line', x, y, feed, power }
-    : { kind: 'arc', x, y, centreX: arc.x, centreY: arc.y, clockwise: arc.swept < 0, feed, power }
 }
 
 /** Whether a straight way goes on as the one before it. */

@@ -27,6 +27,20 @@ export type ProgramVerdict =
       readonly open: 'travel' | 'refused lines' | 'no axis' | 'too close' | null
     }
   | { readonly id: 'power'; readonly mark: 'good' | 'stop' | 'unknown'; readonly highest: number; readonly line: number }
+  | {
+      readonly id: 'beam left on'
+      readonly mark: 'look'
+      readonly count: number
+      readonly line: number
+      readonly endsOn: boolean
+    }
+  | {
+      readonly id: 'light stands'
+      readonly mark: 'look' | 'stop'
+      readonly count: number
+      readonly line: number
+      readonly seconds: number
+    }
   | { readonly id: 'z with the beam on'; readonly mark: 'look' | 'stop'; readonly line: number }
 
 const WORST: readonly Mark[] = ['stop', 'unknown', 'look', 'good']
@@ -38,7 +52,7 @@ const WORST: readonly Mark[] = ['stop', 'unknown', 'look', 'good']
  * @returns Worst first, and of those alike the limits of the machine before the words. Valid: after `surveyProgram`.
  */
 export function judgeProgram(survey: Survey | Omit<Survey, 'drawing'>, machine: ProgramMachine): readonly ProgramVerdict[] {
-  const verdicts = [...travelOf(survey, machine), ...powerOf(survey, machine), ...zOf(survey), readOf(survey)]
+  const verdicts = [...travelOf(survey, machine), ...powerOf(survey, machine), ...zOf(survey), ...beamOf(survey), readOf(survey)]
   return verdicts.sort((p, q) => WORST.indexOf(p.mark) - WORST.indexOf(q.mark))
 }
 
@@ -57,6 +71,21 @@ function powerOf({ highestS, highestSLine }: Summary, { fullPower }: ProgramMach
 
 function zOf({ zLit }: Summary): ProgramVerdict[] {
   return zLit === null ? [] : [{ id: 'z with the beam on', mark: zLit.still ? 'stop' : 'look', line: zLit.line }]
+}
+
+/** Longer than this no light stands on one place, s: wood burns by then (common practice). */
+const LONGEST_STAND = 5
+
+function beamOf({ leftOn, endsOn, standing }: Summary): ProgramVerdict[] {
+  const isLeft = leftOn !== null || endsOn
+  return [
+    ...(isLeft
+      ? [{ id: 'beam left on', mark: 'look', count: leftOn?.count ?? 0, line: leftOn?.line ?? 0, endsOn } as const]
+      : []),
+    ...(standing === null
+      ? []
+      : [{ id: 'light stands', mark: standing.seconds > LONGEST_STAND ? 'stop' : 'look', ...standing } as const]),
+  ]
 }
 
 function travelOf({ bounds, errorCount, reachedIn }: Summary, { travel }: ProgramMachine): ProgramVerdict[] {

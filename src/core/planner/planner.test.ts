@@ -6,11 +6,16 @@ import {
   cornerSpeed,
   fitsTravel,
   judgeProgram,
+  momentOf,
   moveTime,
   planMoves,
   provePlan,
+  readAndSurvey,
   scanTime,
+  spanOf,
   surveyProgram,
+  wayOfLine,
+  wayOfLines,
   type Limits,
   type ProgramMachine,
 } from '.'
@@ -215,6 +220,15 @@ describe('a program held against a machine', () => {
     expect(judged('M3 S900 F600\nG1 X100 Y50')).toEqual(['X good', 'Y good', 'power good', 'read good'])
   })
 
+  it('says where the beam is left on, and where the light stands', () => {
+    expect(judged('M3 S9 F600\nG1 X1\nG0 X9')).toContain('beam left on look')
+    expect(judged('M3 S9 F600\nG1 X1\nM5\nG0 X9')).not.toContain('beam left on look')
+    expect(judged('M3 S9 F600\nG1 X1\nG4 P1')).toContain('light stands look')
+    expect(judged('M3 S9 F600\nG1 X1\nG4 P6')).toContain('light stands stop')
+    expect(surveyProgram('M3 S9 F600\nG1 X1', null).endsOn).toBe(true)
+    expect(surveyProgram('M3 S9 F600\nG1 X1\nM30', null).endsOn).toBe(false)
+  })
+
   it('knows nothing of where it goes while lines are refused, but what leaves the travel leaves it', () => {
     expect(judged('M3 S900 F600\nG1 X100 Y50\nG1 U9')).toEqual(['read stop', 'X unknown', 'Y unknown', 'power good'])
     expect(judged('F600\nG1 X500\nG1 U9')).toEqual(['X stop', 'read stop', 'Y unknown'])
@@ -233,5 +247,44 @@ describe('a program held against a machine', () => {
     expect(judged('F600 G1 X1 Z-45')).toContain('Z stop')
     const { Z: _, ...flat } = travel
     expect(judged('F600 G1 X1 Z-2', { travel: flat })).toContain('Z stop')
+  })
+})
+
+describe('a stretch of a program, and a moment of it', () => {
+  const axis = { speed: 100, acceleration: 1e9 }
+  const limits = axisLimits({ x: axis, y: axis, z: axis }, 0)
+  const { moves, plan } = readAndSurvey('F600\nG0 X10\nM3 S300\nG1 X30\nS500\nG1 Y20\nM5\nM2', limits)
+
+  it('sums up lines by hand: their way, their time, what they burn and where', () => {
+    const span = spanOf(moves, plan, 4, 6)
+    expect(span).toMatchObject({ moves: 2, wayLength: 40, burntLength: 40, s: [300, 500] })
+    expect(span.seconds).toBeCloseTo(4, 3)
+    expect(span.box).toEqual({ minX: 10, maxX: 30, minY: 0, maxY: 20 })
+    expect(spanOf(moves, null, 1, 1)).toEqual({
+      moves: 0,
+      seconds: null,
+      burntSeconds: null,
+      wayLength: 0,
+      burntLength: 0,
+      box: null,
+      s: null,
+    })
+  })
+
+  it('finds a moment by time, by length and by line', () => {
+    // 0.1 s of rapid way, then twice 2 s at 10 mm/s.
+    expect(momentOf(moves, plan, 0.5, 'time')).toMatchObject({ line: 4, isLit: true })
+    expect(momentOf(moves, plan, 0.5, 'time')?.x).toBeCloseTo(29.5, 3)
+    expect(momentOf(moves, plan, 0.5, 'length')).toMatchObject({ line: 4, x: 25, y: 0, length: 25 })
+    expect(momentOf(moves, plan, 1, 'line')).toMatchObject({ line: 6, x: 30, y: 20, length: 50 })
+    expect(momentOf(moves, null, 0, 'time')).toMatchObject({ move: 0, x: 0 })
+  })
+
+  it('draws a subroutine’s line where it is first carried out', () => {
+    const subroutines = { call: 'M98 P{number}', begins: 'O{number}', ends: 'M99' }
+    const { survey } = readAndSurvey('F600 G91\nM98 P1\nM98 P1\nM2\nO1\nG1 X5\nM99\n', null, { subroutines })
+    expect([survey.drawing.isInOrder, [...survey.drawing.end]]).toEqual([true, [1, 2]])
+    expect(wayOfLine(survey.drawing, 6)).toMatchObject({ x: [0, 5, 10] })
+    expect(wayOfLines(survey.drawing, 1, 3)).toBeNull()
   })
 })

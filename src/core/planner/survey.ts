@@ -38,7 +38,21 @@ export interface Survey {
   readonly highestSLine: number
   /** The first line where Z moves with the beam on, and whether X and Y stand still; null where none does. */
   readonly zLit: { readonly line: number; readonly still: boolean } | null
+  /** Rapid moves with the beam’s word on, dark only where a controller makes them so; null where there are none. */
+  readonly leftOn: Found | null
+  /** Waits with the beam on, and the longest, s. */
+  readonly standing: (Found & { readonly seconds: number }) | null
+  /** It has no end, and the beam’s word is on there. */
+  readonly endsOn: boolean
+  /** Words that are not carried out here, the most frequent first. */
+  readonly strangers: Program['strangers']
   readonly drawing: Drawing
+}
+
+/** How often something is there, and the first line. */
+export interface Found {
+  readonly count: number
+  readonly line: number
 }
 
 /** The way of the head as points in order; `lit` of a point says whether the beam is on on the way to it. */
@@ -48,6 +62,10 @@ export interface Drawing {
   readonly lit: Uint8Array
   /** The line of the program that makes the way to a point. */
   readonly line: Uint32Array
+  /** The point at which each move ends. */
+  readonly end: Uint32Array
+  /** Lines come in their order: none is carried out twice, as in a subroutine. */
+  readonly isInOrder: boolean
 }
 
 /** Largest distance between an arc and the chords that are drawn for it, mm. */
@@ -61,14 +79,44 @@ const CHORD_ERROR = 0.02
  * @throws {RangeError} where a limit is not more than 0.
  */
 export function surveyProgram(text: string, limits: Limits | null, options: ReadOptions = {}): Survey {
+  return readAndSurvey(text, limits, options).survey
+}
+
+/** The same, with the moves and their times. @throws {RangeError} where a limit is not more than 0. */
+export function readAndSurvey(text: string, limits: Limits | null, options: ReadOptions = {}) {
   const program = readProgram(text, options)
   const { moves } = program
   const plan = limits === null ? null : planMoves(moves, limits)
-  return { ...summary(program), ...sums(moves, plan), drawing: drawingOf(moves) }
+  const { modes, ended } = program
+  // M2 and M30 turn the spindle off. Source: NISTIR 6556, 3.6.1 (from memory).
+  const endsOn = !ended && modes.spindle !== 'off' && modes.s > 0 && moves.count > 0
+  const survey: Survey = { ...summary(program), ...sums(moves, plan), ...beamOf(moves), endsOn, drawing: drawingOf(moves) }
+  return { survey, moves, plan }
 }
 
-function summary({ lines, moves, findings, findingCount, errorCount }: Program) {
-  return { lines, moves: moves.count, findings, findingCount, errorCount }
+function summary({ lines, moves, findings, findingCount, errorCount, strangers }: Program) {
+  return { lines, moves: moves.count, findings, findingCount, errorCount, strangers }
+}
+
+/** Where the beam’s word is on and ought not to be. */
+function beamOf(moves: Moves): Pick<Survey, 'leftOn' | 'standing'> {
+  let [rapids, rapidLine, waits, waitLine, longest] = [0, 0, 0, 0, 0]
+  let [x, y] = [0, 0]
+  const isOn = (i: number): boolean => moves.spindle[i] !== SPINDLE.off && (moves.s[i] as number) > 0
+  for (let i = 0; i < moves.count; i++) {
+    const [toX, toY] = [moves.x[i] as number, moves.y[i] as number]
+    if (isOn(i) && moves.kind[i] === MOVE.rapid && (toX !== x || toY !== y) && rapids++ === 0) rapidLine = moves.line[i] as number
+    if (isOn(i) && moves.kind[i] === MOVE.dwell && (moves.feed[i] as number) > 0) {
+      if (waits++ === 0) waitLine = moves.line[i] as number
+      longest = Math.max(longest, moves.feed[i] as number)
+    }
+    x = toX
+    y = toY
+  }
+  return {
+    leftOn: rapids === 0 ? null : { count: rapids, line: rapidLine },
+    standing: waits === 0 ? null : { count: waits, line: waitLine, seconds: longest },
+  }
 }
 
 /** Whether the beam is on in a move (common practice, see `surveyProgram`). */
@@ -215,6 +263,8 @@ function drawingOf(moves: Moves): Drawing {
   for (let i = 0; i < moves.count; i++)
     if (moves.kind[i] === MOVE.clockwise || moves.kind[i] === MOVE.counterClockwise) size += 720
   const drawing = { x: new Float32Array(size), y: new Float32Array(size), lit: new Uint8Array(size), line: new Uint32Array(size) }
+  const end = new Uint32Array(moves.count)
+  let isInOrder = true
   let n = 1
   let from: Point = [0, 0, 0]
   const add = (x: number, y: number, lit: number, line: number): void => {
@@ -225,10 +275,12 @@ function drawingOf(moves: Moves): Drawing {
   }
   for (let i = 0; i < moves.count; i++) {
     const lit = isLit(moves, i) ? 1 : 0
+    isInOrder &&= i === 0 || (moves.line[i] as number) >= (moves.line[i - 1] as number)
     for (const [x, y] of chordsOf(moves, i, from)) add(x, y, lit, moves.line[i] as number)
     from = [moves.x[i] as number, moves.y[i] as number, moves.z[i] as number]
     add(from[0], from[1], lit, moves.line[i] as number)
+    end[i] = n - 1
   }
   const { x, y, lit, line } = drawing
-  return { x: x.slice(0, n), y: y.slice(0, n), lit: lit.slice(0, n), line: line.slice(0, n) }
+  return { x: x.slice(0, n), y: y.slice(0, n), lit: lit.slice(0, n), line: line.slice(0, n), end, isInOrder }
 }

@@ -16,10 +16,19 @@ const MOST_POINTS = 2000
  * Valid: a drawing in the order of the program's lines.
  */
 export function wayOfLine(drawing: Drawing, line: number): Stretch | null {
-  const first = lowerBound(drawing.line, line)
-  let end = first
-  while (end < drawing.line.length && drawing.line[end] === line) end++
-  if (first === end || first === 0) return null
+  return wayOfLines(drawing, line, line)
+}
+
+/**
+ * The way that some lines make, from where the one before left the head; of lines that are carried out several times, the first.
+ * @param from From 1. @param to As much or more. @returns null where none of them moves the head. Valid: any drawing of a program. Source: by definition.
+ */
+export function wayOfLines(drawing: Drawing, from: number, to: number): Stretch | null {
+  const isAmong = (i: number): boolean => (drawing.line[i] as number) >= from && (drawing.line[i] as number) <= to
+  const first = drawing.isInOrder ? lowerBound(drawing.line, from) : drawing.line.findIndex((_, i) => i > 0 && isAmong(i))
+  let end = Math.max(0, first)
+  while (end < drawing.line.length && isAmong(end)) end++
+  if (first === end || first <= 0) return null
   const step = Math.ceil((end - first) / MOST_POINTS)
   const points: number[] = [first - 1]
   for (let i = first; i < end - 1; i += step) points.push(i)
@@ -43,7 +52,7 @@ function lowerBound(row: Uint32Array, value: number): number {
  * The line of a program whose way passes nearest to a place; burning ways go before dark ones that are as near.
  * @param x mm. @param y mm. @param within How near it must pass, mm; more than 0. @returns null where none does.
  * Valid: any drawing. Source: distance from a point to a segment.
- * @example lineNear({ x: new Float32Array([0, 9]), y: new Float32Array(2), lit: new Uint8Array(2), line: new Uint32Array([0, 3]) }, 5, 1, 2) // 3
+ * @example lineNear({ x: new Float32Array([0, 9]), y: new Float32Array(2), lit: new Uint8Array(2), line: new Uint32Array([0, 3]), end: new Uint32Array([1]), isInOrder: true }, 5, 1, 2) // 3
  */
 export function lineNear(drawing: Drawing, x: number, y: number, within: number): number | null {
   let best = within * within

@@ -1,4 +1,5 @@
 import { machineLimits } from '../core/document'
+import { subroutinesOf } from '../core/gcode'
 import { engineOf, importFile, openProgram, takeArtwork, useBenchStore } from '../state'
 import { notify } from './notify'
 
@@ -21,7 +22,7 @@ export async function takeFiles(files: readonly File[], go: (to: string) => void
   }
   const [program, ...more] = files.filter((file) => !isBench(file) && !artwork.includes(file))
   if (program !== undefined && bench !== null) {
-    void openProgram(program, machineLimits(engineOf(bench)))
+    void openProgram(program, machineLimits(engineOf(bench)), subroutinesOf(bench.output.card))
     go(`/bench/${bench.id}/work/program`)
   }
   if (more.length > 0) {

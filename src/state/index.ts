@@ -52,8 +52,17 @@ export * from './work'
 export { useWorkFiles } from './workFiles'
 export * from './orderBurnt'
 export { findSavings, giveUpPlan, planNow as planOrder, useKeptPlan, useProgramsApart, useWorkPlan } from './workPlan'
-export type { PartSummary, RefitSummary } from '../workers/program.worker'
 export type { PlannedProgram } from '../workers/work.worker'
 export type { BenchSummary, FileRow } from '../data'
-export type { ProgramSummary } from '../workers/program.worker'
+export type {
+  CompareSummary,
+  JoinSummary,
+  JointAsk,
+  MadeProgram,
+  MendSummary,
+  PartSummary,
+  ProgramSummary,
+  RefitSummary,
+} from '../workers/programTypes'
+export * from './remake'
 export * from './wiring'

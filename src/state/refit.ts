@@ -1,8 +1,8 @@
 import { create } from 'zustand'
 import { cardOf, machineLimits, type Bench } from '../core/document'
 import type { BeamWish, CutterProgram } from '../core/refit'
-import { refused, type Finding, type Outcome } from '../core/units'
-import type { DrawingView, PartAsk, PartSummary, RefitSummary } from '../workers/program.worker'
+import { refused, type Finding } from '../core/units'
+import type { RefitSummary } from '../workers/programTypes'
 import { engineOf } from './evaluate'
 import { programFile, programWorker } from './program'
 
@@ -97,24 +97,4 @@ async function remake(bench: Bench): Promise<void> {
     const none = refused('unmade', 'It could not be made: the memory of this browser may be full. The file is unharmed.')
     if (mine === latest) useRefit.setState({ made: null, findings: none.findings, isWorking: false })
   }
-}
-
-/** The program that is open, parted into islands and joined again. @returns It, or what stands in the way. */
-export async function partProgram(bench: Bench, ask: Omit<PartAsk, 'card' | 'limits'>): Promise<Outcome<PartSummary>> {
-  const worker = programWorker()
-  const card = cardOf(bench)
-  if (worker === null) return refused('no-program', 'No program is open. Choose one first.')
-  if (card === null) {
-    return refused('no-full-power', 'The full power word is not known: enter it on Power. Every power is a share of it.', {
-      path: 'electrical.fullPower',
-    })
-  }
-  return worker
-    .part({ ...ask, card, limits: machineLimits(engineOf(bench)) })
-    .catch(() => refused('unmade', 'It could not be made: the memory of this browser may be full. The file is unharmed.'))
-}
-
-/** The program as it was and as it was made, as a picture; null where none is open. */
-export async function drawRefit(view: DrawingView): Promise<ImageBitmap | null> {
-  return (await programWorker()?.drawRefit(view)) ?? null
 }

@@ -1,182 +1,150 @@
 import * as Comlink from 'comlink'
-import { accepted, refused, type Finding, type Outcome } from '../core/units'
-import { decodeText } from '../data/decode'
-import { ListedText, readProgram, writeProgram, type OutputCard, type Step } from '../core/gcode'
+import { programsApart, readProgram, writeProgram, type Moves, type OutputCard, type Step } from '../core/gcode'
+import { lineNear, momentOf, planMoves, spanOf, surveyProgram, wayOfLines, type Drawing, type Limits } from '../core/planner'
 import {
-  lineNear,
-  surveyProgram,
-  wayOfLine,
-  type Bounds,
-  type Drawing,
-  type Limits,
-  type Stretch,
-  type Survey,
-} from '../core/planner'
-import {
+  burntApart,
   burntRuns,
   islandsOfRuns,
   joinedSteps,
+  joinPrograms,
   lookAtCutter,
+  mendProgram,
   refitForBeam,
-  type BeamWish,
-  type Changed,
-  type CutterProgram,
 } from '../core/refit'
+import { accepted, refused, type Outcome } from '../core/units'
+import { decodeText } from '../data/decode'
+import { holdProgram, modesAt, searchIn, type HeldProgram } from './heldProgram'
+import { drawn, type DrawingView, type Drawn } from './programDrawing'
+import type { JointAsk, MadeProgram, ProgramWorker, RefitSummary } from './programTypes'
 
-/** What the page needs to know of a program; its drawing stays here, for it may have a million points. */
-export type ProgramSummary = Omit<Survey, 'drawing'> & {
-  /** Lines of the text, those after its end too. */
-  readonly listed: number
-}
-
-/** How the drawing stands in its window: px for a mm, and where the origin lies. */
-export interface DrawingView {
-  readonly width: number
-  readonly height: number
-  readonly scale: number
-  readonly originX: number
-  readonly originY: number
-  /** Canvas px for a CSS px. */
-  readonly density: number
-  readonly dark: string
-  readonly lit: string
-}
-
-/** How the program that is held is to become one for a beam, and through which card. */
-export interface RefitAsk {
-  readonly wish: BeamWish
-  readonly card: OutputCard
-  readonly limits: Limits | null
-}
-
-/** How the program that is held is parted and joined again. Lengths in mm. */
-export interface PartAsk {
-  /** What lies no further apart than this is one island. */
-  readonly apart: number
-  readonly order: 'own' | 'quickest'
-  /** Longest run-up that is kept of dark ways. */
-  readonly lead: number
-  /** The program's own power word at full power. */
-  readonly fullS: number
-  readonly card: OutputCard
-  readonly limits: Limits | null
-}
-
-/** A program that was parted and joined again. */
-export interface PartSummary {
-  readonly text: string
-  readonly lines: number
-  readonly seconds: number
-  readonly burntLength: number
-  readonly bounds: Bounds | null
-  readonly islands: number
-  readonly runs: number
-  readonly findings: readonly Finding[]
-}
-
-/** A program for a beam, made of the one that is held. */
-export interface RefitSummary {
-  readonly text: string
-  readonly lines: number
-  readonly seconds: number
-  readonly burntLength: number
-  readonly bounds: Bounds | null
-  readonly changes: readonly Changed[]
-  /** Where the light stands, mm; the first of them. */
-  readonly dots: readonly { readonly x: number; readonly y: number }[]
-  readonly findings: readonly Finding[]
-}
-
-/** Reads a program, and draws it, away from the page. */
-export interface ProgramWorker {
-  /** Refused in words where the file is no text. */
-  survey(file: File, limits: Limits | null, onProgress: (lines: number) => void): Promise<Outcome<ProgramSummary>>
-  draw(view: DrawingView): ImageBitmap | null
-  /** What the program is like as one for a cutter, held against a height of the surface, mm; null where none is held. */
-  cutter(level: number): CutterProgram | null
-  refit(ask: RefitAsk): Outcome<RefitSummary>
-  /** The same burns, island by island. */
-  part(ask: PartAsk): Outcome<PartSummary>
-  /** What was held, thin, and what was made of it, with what it burns. */
-  drawRefit(view: DrawingView): ImageBitmap | null
-  /** Some lines of the text, from 1. */
-  lines(first: number, count: number): readonly string[]
-  /** What one line does; null where it does not move the head. */
-  way(line: number): Stretch | null
-  /** The line whose way passes nearest to a place, mm. */
-  near(x: number, y: number, within: number): number | null
-}
-
-let drawing: Drawing | null = null
-let listing: ListedText | null = null
-let held: string | null = null
+let held: HeldProgram | null = null
 let made: Drawing | null = null
 
+const NOTHING_OPEN = refused('no-program', 'No program is open. Choose one first.')
+
 const api: ProgramWorker = {
-  async survey(file, limits, onProgress) {
-    const progress = (lines: number): boolean => {
-      onProgress(lines)
-      return true
-    }
+  async survey(file, limits, options, onProgress) {
     const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
     if (!text.ok) return text
-    const { drawing: read, ...survey } = surveyProgram(text.value, limits, { onProgress: progress })
-    drawing = read
-    listing = new ListedText(text.value)
-    held = text.value
+    const read = holdProgram(text.value, limits, options, (lines) => {
+      onProgress(lines)
+      return true
+    })
+    held = read.held
     made = null
+    const { survey } = read
     const found = { findings: [...text.findings, ...survey.findings], findingCount: text.findings.length + survey.findingCount }
-    return accepted({ ...survey, ...found, listed: listing.count })
+    return accepted({ ...survey, ...found, listed: held.listing.count })
   },
-  lines: (first, count) => listing?.lines(first, count) ?? [],
-  way: (line) => (drawing === null ? null : wayOfLine(drawing, line)),
-  near: (x, y, within) => (drawing === null ? null : lineNear(drawing, x, y, within)),
-  draw(view) {
-    if (drawing === null) return null
-    const bitmap = drawn([{ ...drawing, on: [0, 1] }], view)
-    return Comlink.transfer(bitmap, [bitmap])
+  lines: (first, count) => held?.listing.lines(first, count) ?? [],
+  way: (from, to) => (held === null ? null : wayOfLines(held.drawing, from, to)),
+  span: (from, to) => (held === null ? null : spanOf(held.moves, held.plan, from, to)),
+  modes: (line) => (held === null ? null : modesAt(held, line)),
+  moment: (share, by) => (held === null ? null : momentOf(held.moves, held.plan, share, by)),
+  find: (wanted, from, isBack) => (held === null ? { line: 0, count: 0, nth: 0 } : searchIn(held, wanted, from, isBack)),
+  near: (x, y, within) => (held === null ? null : lineNear(held.drawing, x, y, within)),
+  draw(view, until) {
+    if (held === null) return null
+    const { drawing } = held
+    if (until === null) return sent([{ ...drawing, on: [0, 1] }], view)
+    return sent(
+      [
+        { ...drawing, lit: new Uint8Array(drawing.x.length), on: [0] },
+        { ...drawing, on: [1], until: drawing.end[until] ?? 0 },
+      ],
+      view,
+    )
   },
-  cutter: (level) => (held === null ? null : lookAtCutter(readProgram(held).moves, level)),
+  drawMade(view) {
+    if (held === null) return null
+    const before = { ...held.drawing, lit: new Uint8Array(held.drawing.x.length), on: [0] }
+    return sent([before, ...(made === null ? [] : [{ ...made, on: [1] }])], view)
+  },
+  cutter: (level) => (held === null ? null : lookAtCutter(held.moves, level)),
   refit({ wish, card, limits }) {
-    if (held === null) return refused('no-program', 'No program is open. Choose one first.')
-    const { steps, changes, burntLength, findings } = refitForBeam(readProgram(held).moves, wish)
+    if (held === null) return NOTHING_OPEN
+    const { steps, changes, burntLength, findings } = refitForBeam(held.moves, wish)
     const dots = dotsOf(steps)
     if (burntLength === 0 && dots.length === 0)
       return refused('nothing-below', 'Nothing of this program lies below the surface. Say another height of it.')
-    const written = writeProgram(steps, card)
+    const written = throughCard(steps, card, limits)
     if (!written.ok) return written
-    const { drawing: after, lines, seconds, bounds } = surveyProgram(written.value, limits)
-    made = after
-    return accepted({
-      text: written.value,
-      lines,
-      seconds,
-      burntLength,
-      bounds,
-      changes,
-      dots,
-      findings: [...findings, ...written.findings],
-    })
+    return accepted({ ...written.value, burntLength, changes, dots, findings: [...findings, ...written.value.findings] })
   },
   part({ apart, order, lead, fullS, card, limits }) {
-    if (held === null) return refused('no-program', 'No program is open. Choose one first.')
-    const runs = burntRuns(readProgram(held).moves, fullS, lead)
+    if (held === null) return NOTHING_OPEN
+    const runs = burntRuns(held.moves, fullS, lead)
     if (runs.length === 0) return refused('nothing-burnt', 'This program burns nothing: no move has the beam on.')
     const islands = islandsOfRuns(runs, apart)
-    const written = writeProgram(joinedSteps(islands, order), card)
-    if (!written.ok) return written
-    const { lines, seconds, bounds, burntLength } = surveyProgram(written.value, limits)
-    const numbers = { lines, seconds, burntLength, bounds, islands: islands.length, runs: runs.length }
-    return accepted({ text: written.value, ...numbers, findings: written.findings })
+    const written = throughCard(joinedSteps(islands, order), card, limits)
+    return written.ok ? accepted({ ...written.value, islands: islands.length, runs: runs.length }) : written
   },
-  drawRefit(view) {
-    if (drawing === null) return null
-    const bitmap = drawn(
-      [{ ...drawing, lit: new Uint8Array(drawing.x.length), on: [0] }, ...(made === null ? [] : [{ ...made, on: [1] }])],
-      view,
+  mend({ wish, asLines, card, limits }) {
+    if (held === null) return NOTHING_OPEN
+    const { steps, mended, burntLength } = mendProgram(held.moves, wish)
+    if (steps.length === 0)
+      return refused('nothing-left', 'Nothing of this program is left: all of it lies outside. Say another zone.')
+    const written = throughCard(steps, asLines ? { ...card, arcs: 'lines' } : card, limits)
+    return written.ok ? accepted({ ...written.value, burntLength, mended }) : written
+  },
+  async join({ joints, card, limits }) {
+    if (held === null) return NOTHING_OPEN
+    const read: { moves: Moves; fullS: number; puts: JointAsk['puts']; pause: string }[] = []
+    for (const { file, ...joint } of joints) {
+      const moves = file === null ? accepted(held.moves) : await movesOf(file, held)
+      if (!moves.ok) return moves
+      read.push({ ...joint, moves: moves.value })
+    }
+    const sections = joinPrograms(read)
+    const whole = throughCard(
+      sections.flatMap(({ before, steps }): Step[] => [
+        ...(before === '' ? [] : [{ kind: 'pause', text: before } as const]),
+        ...steps,
+      ]),
+      card,
+      limits,
     )
-    return Comlink.transfer(bitmap, [bitmap])
+    if (!whole.ok) return whole
+    const parts = sections.map(({ before, steps }) => ({ before, made: throughCard(steps, card, limits, false) }))
+    const fine = parts.flatMap(({ before, made: it }) => (it.ok ? [{ before, made: it.value }] : []))
+    return accepted({ ...whole.value, sections: fine })
   },
+  async compare(file, limits, fullS) {
+    if (held === null) return NOTHING_OPEN
+    const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
+    if (!text.ok) return text
+    const { moves, errorCount } = readProgram(text.value, held.options)
+    const apart = burntApart(held.moves, moves, fullS)
+    const seconds = limits === null ? 0 : planMoves(moves, limits).totalSeconds
+    return accepted({ ...apart, lines: programsApart(held.text, text.value), seconds, errorCount })
+  },
+}
+
+/** Steps through a card, and what they come to; they are what is drawn as made. */
+function throughCard(steps: Iterable<Step>, card: OutputCard, limits: Limits | null, isShown = true): Outcome<MadeProgram> {
+  const written = writeProgram(steps, card)
+  if (!written.ok) return written
+  const { drawing, lines, seconds, bounds, burntLength } = surveyProgram(written.value, limits)
+  if (isShown) made = drawing
+  return accepted({ text: written.value, lines, seconds, bounds, burntLength, findings: written.findings })
+}
+
+async function movesOf(file: File, { options }: HeldProgram): Promise<Outcome<Moves>> {
+  const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name)
+  if (!text.ok) return text
+  const { moves, errorCount, findings } = readProgram(text.value, options)
+  const [first] = findings.filter((it) => it.severity === 'error')
+  if (errorCount === 0) return accepted(moves)
+  const more = errorCount === 1 ? '' : ` and ${errorCount - 1} more`
+  return refused(
+    'other-unread',
+    `“${file.name}”, line ${first?.line ?? 1}: ${first?.message ?? ''}${more} Open it by itself first, and put it right.`,
+  )
+}
+
+function sent(drawings: readonly Drawn[], view: DrawingView): ImageBitmap {
+  const bitmap = drawn(drawings, view)
+  return Comlink.transfer(bitmap, [bitmap])
 }
 
 /** Dots that are drawn, at most. */
@@ -190,38 +158,6 @@ function dotsOf(steps: Iterable<Step>): RefitSummary['dots'] {
     else if (step.kind === 'dot' && dots.length < MOST_DOTS) dots.push(at)
   }
   return dots
-}
-
-/** A drawing, and which of its ways are drawn: 0 dark ones, 1 lit ones, in this order. */
-type Drawn = Drawing & { readonly on: readonly number[] }
-
-/** Dark ways first and thin, then what is burnt. */
-function drawn(drawings: readonly Drawn[], view: DrawingView): ImageBitmap {
-  const canvas = new OffscreenCanvas(Math.max(1, view.width * view.density), Math.max(1, view.height * view.density))
-  const pen = canvas.getContext('2d')
-  if (pen === null) throw new Error('this browser cannot draw away from the page')
-  const scale = view.scale * view.density
-  const [ox, oy] = [view.originX * view.density, view.originY * view.density]
-  for (const { x, y, lit, on: ways } of drawings) {
-    for (const on of ways) {
-      pen.strokeStyle = on === 1 ? view.lit : view.dark
-      pen.lineWidth = (on === 1 ? 1.2 : 0.4) * view.density
-      pen.beginPath()
-      for (let i = 1; i < x.length; i++) {
-        if (lit[i] !== on) continue
-        if (i === 1 || lit[i - 1] !== on) pen.moveTo(ox + (x[i - 1] ?? 0) * scale, oy - (y[i - 1] ?? 0) * scale)
-        pen.lineTo(ox + (x[i] ?? 0) * scale, oy - (y[i] ?? 0) * scale)
-        // One path of a million points would be slower than many short ones.
-        if (i % 2000 === 0) {
-          pen.stroke()
-          pen.beginPath()
-          pen.moveTo(ox + (x[i] ?? 0) * scale, oy - (y[i] ?? 0) * scale)
-        }
-      }
-      pen.stroke()
-    }
-  }
-  return canvas.transferToImageBitmap()
 }
 
 Comlink.expose(api)

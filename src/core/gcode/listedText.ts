@@ -35,6 +35,17 @@ export class ListedText {
     return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => this.line(from + i))
   }
 
+  /** The line that a place of the text lies in, from 1. @param at Characters from its beginning. */
+  lineAt(at: number): number {
+    let [from, to] = [0, this.count]
+    while (from < to) {
+      const middle = (from + to) >>> 1
+      if ((this.starts[middle] as number) <= at) from = middle + 1
+      else to = middle
+    }
+    return from
+  }
+
   private line(number: number): string {
     const start = this.starts[number - 1] as number
     const end = number < this.count ? (this.starts[number] as number) : this.text.length

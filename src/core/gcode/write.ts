@@ -19,6 +19,8 @@ export type Step =
   /** The light stands for a time where the head is. */
   | { readonly kind: 'dot'; readonly seconds: number; readonly power: number }
   | { readonly kind: 'remark'; readonly text: string }
+  /** Somebody does something at the machine, and lets it go on. */
+  | { readonly kind: 'pause'; readonly text: string }
 
 export interface ArcStep {
   readonly kind: 'arc'
@@ -82,7 +84,12 @@ export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<s
         writer.setPower(0)
         break
       case 'remark':
-        writer.lines.push(`(${step.text.replace(/[()\n\r]/g, ' ').slice(0, 250)})`)
+        writer.lines.push(remark(step.text))
+        break
+      case 'pause':
+        writer.setPower(0)
+        // M0 is the standard's own word. Source: NISTIR 6556, 3.6.1 (from memory).
+        writer.lines.push(remark(step.text), 'M0')
         break
       default:
         assertNever(step)
@@ -91,6 +98,10 @@ export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<s
   const behind = [card.beamOff, card.airOff, card.footer].flatMap(templateLines)
   const lines = numbered([...writer.lines, ...behind], card.numbered)
   return accepted(`${lines.join('\n')}\n`, [...checked.findings, ...chordFindings(writer.chorded(), card)])
+}
+
+function remark(text: string): string {
+  return `(${text.replace(/[()\n\r]/g, ' ').slice(0, 250)})`
 }
 
 /** Powers that the card cannot say: beyond full, or grey where the output is only switched. */

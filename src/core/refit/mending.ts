@@ -143,7 +143,7 @@ class Mend {
         continue
       }
       for (const part of partsByZone(piece, zone.box)) {
-        if (part.isInside) this.count('inZone', lengthFromAbove(part.piece), trace.line)
+        if (part.isInside && (zone.power !== 1 || zone.speed !== 1)) this.count('inZone', lengthFromAbove(part.piece), trace.line)
         const power = part.isInside ? trace.power * zone.power : trace.power
         if (power > 1) this.count('capped', 1, trace.line)
         yield {

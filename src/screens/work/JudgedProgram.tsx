@@ -6,6 +6,7 @@ import { displayUnit, printNumber, sayQuantity, type UnitSystem } from '../../co
 import type { ProgramSummary } from '../../state'
 import { FactLink, useUnits, VerdictMark } from '../../ui'
 import { LineLink } from './LineLink'
+import { takeTool } from './programTool'
 
 /** What is judged of a program, the worst first. */
 export function JudgedProgram({ survey, bench }: { readonly survey: ProgramSummary; readonly bench: Bench }) {
@@ -65,6 +66,10 @@ function Judged({ verdict, ...rest }: JudgedProps & { readonly verdict: ProgramV
       return <Errors survey={rest.survey} />
     case 'power':
       return <Power verdict={verdict} full={rest.bench.electrical.fullPower.value} />
+    case 'beam left on':
+      return <LeftOn verdict={verdict} />
+    case 'light stands':
+      return <Stands verdict={verdict} />
     case 'z with the beam on':
       return <ZLit verdict={verdict} />
     case 'travel':
@@ -98,6 +103,48 @@ function Power({ verdict: { mark, highest, line }, full }: { readonly verdict: O
       {asks}; whether that is faint or full power is not known until the full power word is{' '}
       <FactLink path="electrical.fullPower">read from the machine.</FactLink>
     </Verdict>
+  )
+}
+
+function LeftOn({ verdict: { count, line, endsOn } }: { readonly verdict: Of<'beam left on'> }) {
+  return (
+    <Verdict mark="look" head="The beam’s word is left on.">
+      {count > 0 && (
+        <>
+          On {printNumber(count)} rapid {count === 1 ? 'move' : 'moves'}, first <LineLink line={line} />: dark only if your
+          controller makes them so.{' '}
+        </>
+      )}
+      {endsOn && 'It has no end, and the beam’s word is on there. '}
+      <PutRight />
+    </Verdict>
+  )
+}
+
+function Stands({ verdict: { mark, count, line, seconds } }: { readonly verdict: Of<'light stands'> }) {
+  return (
+    <Verdict mark={mark} head="The beam is on and nothing moves.">
+      {printNumber(count)} {count === 1 ? 'wait' : 'waits'}, the longest {printNumber(seconds)} s, first <LineLink line={line} />.{' '}
+      {mark === 'stop' ? 'A light that stands so long sets fire. ' : ''}
+      <PutRight />
+    </Verdict>
+  )
+}
+
+/** Leads to where it is put right. */
+function PutRight() {
+  return (
+    <button
+      type="button"
+      className="link no-print"
+      onClick={() => {
+        takeTool('mend')
+        // The panel stands once it has been drawn.
+        requestAnimationFrame(() => document.getElementById('tools')?.scrollIntoView({ block: 'start', behavior: 'smooth' }))
+      }}
+    >
+      Put it right.
+    </button>
   )
 }
 

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { printNumber, type Finding } from '../../core/units'
-import { linesOfProgram, lookAtLine, told, useProgram, type ProgramSummary, type Told } from '../../state'
+import { chooseTo, linesOfProgram, lookAtLine, told, useProgram, type ProgramSummary, type Told } from '../../state'
 import { NumberField } from '../../ui'
+import { Searching } from './Searching'
 
 /** Height of a line, px. */
 const ROW = 18
@@ -14,6 +15,7 @@ const SPARE = 20
 export function Listing({ survey }: { readonly survey: ProgramSummary }) {
   const { listed } = survey
   const line = useProgram((it) => it.line)
+  const lineTo = useProgram((it) => it.lineTo)
   const window = useRef<HTMLDivElement>(null)
   const [seen, setSeen] = useState({ first: 1, count: 40, shift: 0 })
   const lines = useLines(survey, seen.first, seen.count)
@@ -30,26 +32,29 @@ export function Listing({ survey }: { readonly survey: ProgramSummary }) {
   useEffect(look, [listed])
   useEffect(() => {
     const node = window.current
-    if (node === null || line === null) return
+    const shown = lineTo ?? line
+    if (node === null || shown === null) return
     const rows = Math.floor(node.clientHeight / ROW)
     const at = topLine(node.scrollTop, node.clientHeight, listed)
-    if (line < at + 1 || line > at + rows - 2) node.scrollTop = scrollFor(line - rows / 2, node.clientHeight, listed)
+    if (shown < at + 1 || shown > at + rows - 2) node.scrollTop = scrollFor(shown - rows / 2, node.clientHeight, listed)
     node.scrollIntoView({ block: 'nearest' })
-  }, [line, listed])
+  }, [line, lineTo, listed])
   const onKeyDown = (event: KeyboardEvent): void => {
-    const to = goesTo(event.key, line ?? 0, listed)
+    const to = goesTo(event.key, lineTo ?? line ?? 0, listed)
     if (to === null) return
     event.preventDefault()
-    void lookAtLine(to)
+    void (event.shiftKey ? chooseTo(to) : lookAtLine(to))
   }
   return (
     <section aria-label="The program’s lines" className="no-print flex min-h-0 min-w-0 flex-1 flex-col">
       <GoTo listed={listed} line={line} />
+      <Searching />
       <div
         ref={window}
         role="listbox"
         aria-label={`${printNumber(listed)} lines`}
-        aria-activedescendant={line === null ? undefined : `line-${line}`}
+        aria-multiselectable
+        aria-activedescendant={line === null ? undefined : `line-${lineTo ?? line}`}
         tabIndex={0}
         className="relative min-h-40 flex-1 overflow-auto border border-rule"
         onScroll={look}
@@ -62,7 +67,7 @@ export function Listing({ survey }: { readonly survey: ProgramSummary }) {
               number={number}
               text={text}
               of={listed}
-              chosen={number === line}
+              chosen={isChosen(number, line, lineTo)}
               severity={severities.get(number)}
               top={(number - 1) * ROW + seen.shift}
             />
@@ -94,7 +99,7 @@ function Line({ number, text, of, chosen, severity, top }: LineProps) {
       aria-setsize={of}
       className={`num absolute left-0 flex min-w-full cursor-pointer items-center gap-2 whitespace-pre pr-3 text-[12px] ${chosen ? 'bg-tape text-ink' : ''}`}
       style={{ top, height: ROW }}
-      onClick={() => void lookAtLine(number)}
+      onClick={(event) => void (event.shiftKey ? chooseTo(number) : lookAtLine(number))}
     >
       <span className={`h-full w-1 shrink-0 ${severity === undefined ? '' : BAR[severity]}`} aria-hidden />
       <span className="w-14 shrink-0 select-none text-right text-second">{number}</span>
@@ -102,6 +107,12 @@ function Line({ number, text, of, chosen, severity, top }: LineProps) {
       {severity !== undefined && <span className="sr-only">, {severity === 'error' ? 'an error' : 'a remark'}</span>}
     </div>
   )
+}
+
+function isChosen(number: number, line: number | null, lineTo: number | null): boolean {
+  if (line === null) return false
+  const to = lineTo ?? line
+  return number >= Math.min(line, to) && number <= Math.max(line, to)
 }
 
 /** A field that goes to a line by its number. */

@@ -1,14 +1,10 @@
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import type { Bench } from '../../core/document'
-import { whyNotBurnt } from '../../core/safety'
-import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
-import { leavesTravel } from '../../core/work'
-import { DONE, newId, partProgram, told, type PartSummary, type ProgramSummary, type RunDraft } from '../../state'
-import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
-import { HandOut, type Worked } from '../../ui/HandOut'
+import { printNumber, type Finding } from '../../core/units'
+import { DONE, partProgram, told, type PartSummary, type ProgramSummary } from '../../state'
+import { Findings, NumberField, Panel, SelectOf } from '../../ui'
 import { MmField } from './Held'
-import { machineKey } from './machineKey'
-import { programTravel } from './ProgramPlate'
+import { HandOutMade, useMadeBy } from './MadeProgram'
 import { sayTime } from './sayTime'
 
 const ORDERS = { own: 'in its own order', quickest: 'in the quickest order' } as const
@@ -19,27 +15,22 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
   const [lead, setLead] = useState(5)
   const [order, setOrder] = useState<keyof typeof ORDERS>('own')
   const [fullS, setFullS] = useState(Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
-  const [found, setFound] = useState<{
-    readonly of: ProgramSummary
-    readonly machine: string
-    readonly made: PartSummary
-  } | null>(null)
+  const { made, keep } = useMadeBy('part', survey, bench)
+  const [summary, setSummary] = useState<PartSummary | null>(null)
   const [isWorking, setWorking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
-  const machine = useMemo(() => machineKey(bench), [bench])
   const forget = (): typeof DONE => {
-    setFound(null)
+    keep(null)
     return DONE
   }
   const look = async (): Promise<void> => {
     setWorking(true)
-    const made = await partProgram(bench, { apart, order, lead, fullS })
+    const done = await partProgram(bench, { apart, order, lead, fullS })
     setWorking(false)
-    say(made.findings)
-    setFound(made.ok ? { of: survey, machine, made: made.value } : null)
+    say(done.findings)
+    setSummary(done.ok ? done.value : null)
+    keep(done.ok ? done.value : null)
   }
-  // A program that was written for another machine or card is not this one's.
-  const made = found?.of === survey && found.machine === machine ? found.made : null
   return (
     <Panel title="Parted and joined again">
       <p className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
@@ -72,29 +63,17 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
         {isWorking ? 'Parting …' : 'Part it'}
       </button>
       <Findings findings={said} />
-      {made !== null && <Parted bench={bench} survey={survey} made={made} />}
+      {made !== null && summary !== null && (
+        <HandOutMade name="parted program" made={made} bench={bench} burnWords="Burn it parted">
+          <Parted survey={survey} made={summary} />
+        </HandOutMade>
+      )}
     </Panel>
   )
 }
 
-function Parted({ bench, survey, made }: { readonly bench: Bench; readonly survey: ProgramSummary; readonly made: PartSummary }) {
-  const units = useUnits()
-  const length = sayQuantity(Math.round(made.burntLength), null, units === 'metric' ? 'mm' : 'in')
+function Parted({ survey, made }: { readonly survey: ProgramSummary; readonly made: PartSummary }) {
   const saved = survey.seconds - made.seconds
-  const worked: Worked = {
-    text: made.text,
-    words: `${length} with the beam on.`,
-    findings: leavesTravel(made.bounds, programTravel(bench)),
-  }
-  const prepare = (): Outcome<RunDraft> => {
-    const against = whyNotBurnt(bench.burns.materials[bench.work.material]?.kind ?? '')
-    if (against !== null)
-      return refused(
-        'not-burnt',
-        `This sheet is not burnt. ${against}. Say on the work order which material of the book the sheet is.`,
-      )
-    return { ok: true, value: { id: `parted ${newId()}`, keep: () => DONE }, findings: [] }
-  }
   return (
     <div className="mt-2 max-w-[46rem] text-[14px]">
       <p role="status">
@@ -106,7 +85,6 @@ function Parted({ bench, survey, made }: { readonly bench: Bench; readonly surve
         in place of <span className="num">{sayTime(survey.seconds)}</span>
         {saved > 1 ? '' : ': nothing is gained by it'}. What is burnt is the same.
       </p>
-      <HandOut name="parted program" steps={worked} bench={bench} prepare={prepare} burnWords="Burn it parted" stage="work" />
     </div>
   )
 }

@@ -1,7 +1,10 @@
 import { useEffect, useRef } from 'react'
 import { axisIds, type Bench } from '../../core/document'
-import { drawProgram, lookAtPlace, useBenchStore, useProgram, useSettings, type ProgramSummary } from '../../state'
+import { drawMade, drawProgram, lookAtPlace, useBenchStore, useProgram, useSettings, type ProgramSummary } from '../../state'
 import { CENTRE_LINE, Plate, ScaleBar, usePlateFrame, type Extent } from '../../ui'
+import { OnlyWays } from './Comparing'
+import { useProgramTool } from './programTool'
+import { HeadOfProgram } from './ProgramScrub'
 
 const MARGINS = { left: 30, right: 30, top: 16, bottom: 44 }
 
@@ -24,12 +27,24 @@ export function ProgramPlate({ survey }: { readonly survey: ProgramSummary }) {
       }
       fields={
         <>
-          <ProgramPath of={survey} draw={drawProgram} label="The way of the head, ember where the beam is on" />
+          <Way survey={survey} />
+          <OnlyWays survey={survey} />
           <InHand />
+          <HeadOfProgram />
         </>
       }
     />
   )
+}
+
+/** The way of the head up to the moment that is looked at; where something was made of the program, that over the way as it was. */
+function Way({ survey }: { readonly survey: ProgramSummary }) {
+  const made = useProgramTool((it) => it.made)
+  const moment = useProgram((it) => it.moment)
+  const shown = made?.of === survey && moment === null ? made.program : null
+  const label =
+    shown === null ? 'The way of the head, ember where the beam is on' : 'The way as it was, thin, and what is burnt now, ember'
+  return <ProgramPath of={shown ?? moment ?? survey} draw={shown === null ? drawProgram : drawMade} label={label} />
 }
 
 interface Travel {

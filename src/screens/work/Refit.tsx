@@ -7,7 +7,7 @@ import { leavesTravel } from '../../core/work'
 import {
   beginRefit,
   DONE,
-  drawRefit,
+  drawMade,
   newId,
   openQuestions,
   useBenchStore,
@@ -102,7 +102,7 @@ function Drawn() {
 }
 
 function Path({ made }: { readonly made: RefitSummary | null }) {
-  return <ProgramPath of={made} draw={drawRefit} label="The cutter’s way, thin, and what the beam burns of it, ember" />
+  return <ProgramPath of={made} draw={drawMade} label="The cutter’s way, thin, and what the beam burns of it, ember" />
 }
 
 function Side({ bench, survey }: { readonly bench: Bench; readonly survey: ProgramSummary }) {

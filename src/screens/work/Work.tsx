@@ -1,15 +1,19 @@
 import { useEffect, useState, type ReactNode } from 'react'
 import { machineLimits, type Bench } from '../../core/document'
+import { subroutinesOf, type SubroutineWords } from '../../core/gcode'
 import type { Limits } from '../../core/planner'
 import { displayUnit, printNumber, sayQuantity, type Finding, type UnitSystem } from '../../core/units'
 import { closeProgram, engineOf, openProgram, surveyAgain, useBenchStore, useProgram, type ProgramSummary } from '../../state'
 import { FileButton, Findings, Panel, Sheet, StageLink, useUnits } from '../../ui'
 import { JudgedProgram } from './JudgedProgram'
 import { LineLink } from './LineLink'
+import { LineInHand } from './LineInHand'
 import { Listing } from './Listing'
-import { Parting } from './Parting'
 import { ProgramPlate } from './ProgramPlate'
+import { ProgramScrub } from './ProgramScrub'
+import { ProgramTools } from './ProgramTools'
 import { sayTime } from './sayTime'
+import { Strangers } from './Strangers'
 
 /** Work, as far as it is built: a program from elsewhere is looked at before the beam is on. */
 export function Work({ parts }: { readonly parts: ReactNode }) {
@@ -52,12 +56,21 @@ export function Work({ parts }: { readonly parts: ReactNode }) {
               <Listing survey={survey} />
             </div>
           </div>
+          <ProgramScrub />
         </>
       }
       given={
         <div className="mt-3 grid gap-5">
           <Given name={name} bench={bench} reading={reading?.lines ?? null} />
-          {survey.errorCount === 0 && survey.burntLength > 0 && <Parting key={name} bench={bench} survey={survey} />}
+          {survey.errorCount === 0 && survey.burntLength > 0 ? (
+            <ProgramTools bench={bench} survey={survey} name={name} />
+          ) : (
+            <p id="tools" className="max-w-[46rem] text-[15px] text-second">
+              {survey.errorCount > 0
+                ? 'Lines of it were refused: leave out the words that are named beside, or mend the file; then it can be put right, parted, joined or held against another.'
+                : 'It burns nothing, for no move has the beam on: there is nothing to put right. A cutter’s program is made one for the beam under From a cutter.'}
+            </p>
+          )}
         </div>
       }
       side={<Side survey={survey} bench={bench} />}
@@ -67,14 +80,16 @@ export function Work({ parts }: { readonly parts: ReactNode }) {
 
 /** A program that is open is timed again when a limit of the machine has changed. */
 function useReworkedLimits(bench: Bench | null): void {
-  const key = JSON.stringify(bench === null ? null : machineLimits(engineOf(bench)))
+  const how = bench === null ? {} : { limits: machineLimits(engineOf(bench)), subroutines: subroutinesOf(bench.output.card) }
+  const key = JSON.stringify(how)
   useEffect(() => {
-    void surveyAgain(JSON.parse(key) as Limits | null)
+    const { limits, subroutines } = JSON.parse(key) as { readonly limits?: Limits | null; readonly subroutines?: SubroutineWords }
+    void surveyAgain(limits ?? null, subroutines)
   }, [key])
 }
 
 export function ChooseProgram({ bench }: { readonly bench: Bench }) {
-  const take = (file: File): void => void openProgram(file, machineLimits(engineOf(bench)))
+  const take = (file: File): void => void openProgram(file, machineLimits(engineOf(bench)), subroutinesOf(bench.output.card))
   return (
     <FileButton label="Program file" first take={take}>
       Choose a program
@@ -125,6 +140,8 @@ function Side({ survey, bench }: { readonly survey: ProgramSummary; readonly ben
       <Panel title="Judged">
         <JudgedProgram survey={survey} bench={bench} />
       </Panel>
+      <LineInHand />
+      <Strangers bench={bench} survey={survey} />
       <FoundList survey={survey} />
       <Panel title="Worked">
         <Row label="Lines" value={printNumber(survey.lines)} />

@@ -49,7 +49,7 @@ export function timeConversion(runs: number): number {
   const text = millionOfCutter()
   const { moves } = readProgram(text)
   const power = { depths: [0, 1], powers: [0.2, 0.8] }
-  const wish = { level: 0, rapids: 'dark', still: 'lit', power, feed: null, dotSeconds: 0.1, passes: 'once' } as const
+  const wish = { level: 0, rapids: 'dark', still: 'lit', power, feed: null, dotSeconds: 0.1, passes: 'once', times: 1 } as const
   const ratios: number[] = []
   for (let run = 0; run < runs; run++) {
     const base = timed(() => naive(text))

@@ -1,7 +1,9 @@
 import { create } from 'zustand'
 import { cardOf, machineLimits, type Bench } from '../core/document'
-import type { BeamWish, CutterProgram } from '../core/refit'
-import { refused, type Finding } from '../core/units'
+import { curvePoints, shareForLight } from '../core/calibrate'
+import { beamForDepth, type BeamWish, type CutterProgram } from '../core/refit'
+import { depthLaw } from '../core/testcard'
+import { accepted, refused, type Finding, type Outcome } from '../core/units'
 import type { RefitSummary } from '../workers/programTypes'
 import { engineOf } from './evaluate'
 import { programFile, programWorker } from './program'
@@ -29,6 +31,7 @@ const USUAL: BeamWish = {
   feed: null,
   dotSeconds: 0.1,
   passes: 'once',
+  times: 1,
 }
 
 const NOTHING: RefitState = { wish: USUAL, answered: [], cutter: null, made: null, findings: [], isWorking: false, of: null }
@@ -97,4 +100,33 @@ async function remake(bench: Bench): Promise<void> {
     const none = refused('unmade', 'It could not be made: the memory of this browser may be full. The file is unharmed.')
     if (mine === latest) useRefit.setState({ made: null, findings: none.findings, isWorking: false })
   }
+}
+
+/**
+ * Power, speed and passes by the depths that are learnt of a material, for a program that goes so deep, mm.
+ * @param feed As wished, mm/s; null: the fastest that reaches the depth. @returns What is wanted, or what is not known yet.
+ */
+export function wishByDepth(
+  bench: Bench,
+  materialId: string,
+  deepest: number,
+  feed: number | null,
+): Outcome<Pick<BeamWish, 'power' | 'feed' | 'times'>> {
+  const material = bench.burns.materials[materialId]
+  const engine = engineOf(bench)
+  if (material === undefined) return refused('no-material', 'Say which material of the book it is burnt in.')
+  const law = engine.value(depthLaw, materialId).result
+  if (!law.known) {
+    const message = `How deep a pass goes in ${material.name} is not learnt yet: enter the depth of three cells of a card on Burns, or give the powers by hand.`
+    return refused('no-depths', message)
+  }
+  const { power: watts, spotX, spotY } = bench.optics
+  if (watts.value === null || spotX.value === null || spotY.value === null)
+    return refused('no-light', 'Enter the optical power and the spot first: they say what dose a line gets.')
+  const curve = engine.value(curvePoints).result
+  // Where no curve was read, light is as commanded; where it was, and not so far down, the least that was read.
+  const shareFor = (light: number): number =>
+    light >= 1 || !curve.known ? Math.min(1, light) : (shareForLight(curve.value, light) ?? light)
+  const width = Math.sqrt(spotX.value * spotY.value)
+  return accepted(beamForDepth(law.value, { watts: watts.value, width, feed, shareFor }, deepest))
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PLAIN_CARD, readProgram, sweptAngle, PLANE_AXES, writeProgram, MOVE, type Moves, type Step } from '../../src/core/gcode'
 import { surveyProgram } from '../../src/core/planner'
-import { lookAtCutter, powerAtDepth, refitForBeam, type BeamWish } from '../../src/core/refit'
+import { beamForDepth, lookAtCutter, powerAtDepth, refitForBeam, type BeamWish } from '../../src/core/refit'
 import { between, seeded, type Random } from '../../src/core/workshop'
 
 const WISH: BeamWish = {
@@ -12,6 +12,7 @@ const WISH: BeamWish = {
   feed: null,
   dotSeconds: 0.1,
   passes: 'each',
+  times: 1,
 }
 const round = (it: number): number => Math.round(it * 1000) / 1000 + 0
 /** Steps in short: › dark to, a place alone: burnt to, ↻ and ↺: along an arc, •: a dot of so many seconds. */
@@ -91,6 +92,26 @@ describe('small programs for a cutter, their beam by hand', () => {
     expect(out.burntLength).toBeCloseTo(10, 9)
     expect(out.changes.map((it) => it.what)).toContain('chorded')
   })
+  it('power and passes by what is learnt of a material: by hand, d = c (H − H₀) and H = P s/(v b)', () => {
+    // 0.5 mm a pass for each J/mm² above 1; 5 W over 0.1 mm. 1 mm in one pass wants 3 J/mm²: 5/(3·0.1) mm/s.
+    const light = { watts: 5, width: 0.1, feed: null, shareFor: (it: number) => it }
+    const one = beamForDepth({ slope: 0.5, from: 1, most: 4 }, light, 1)
+    expect([one.times, one.feed]).toEqual([1, expect.closeTo(16.6667, 3)])
+    expect([powerAtDepth(one.power, 1), powerAtDepth(one.power, 0.5), powerAtDepth(one.power, 0)].map(round)).toEqual([
+      1, 0.667, 0.333,
+    ])
+    // No more a pass than was tried: 4 mm in three passes, each of (4/3)/0.5 + 1 J/mm².
+    const deep = beamForDepth({ slope: 0.5, from: 1, most: 4 }, { ...light, feed: 10 }, 4)
+    expect([deep.times, deep.feed, round(powerAtDepth(deep.power, 4))]).toEqual([
+      3,
+      10,
+      round(((4 / 3 / 0.5 + 1) * 10 * 0.1) / 5),
+    ])
+    // Three times behind one another, from where it ended.
+    const steps = [...made('G0 Z1\nX1\nG1 Z-1 F600\nX5\nG0 Z1', { times: 2 }).steps].map(short)
+    expect(steps).toEqual(['›1,0', '5,0', '›1,0', '5,0'])
+  })
+
   it('power follows the depth: a table worked by hand, ramps in steps that it is never far from', () => {
     const power = { depths: [0, 1, 3], powers: [0.2, 0.4, 1] }
     expect([0, 0.5, 1, 2, 3, 9].map((it) => round(powerAtDepth(power, it)))).toEqual([0.2, 0.3, 0.4, 0.7, 1, 1])

@@ -24,6 +24,8 @@ export interface BeamWish {
   readonly dotSeconds: number
   /** The same way at several depths: every time, or once with the power of the deepest. */
   readonly passes: 'each' | 'once'
+  /** How often all of it is burnt, one pass behind the other; 1 or more. */
+  readonly times: number
 }
 
 /** What was changed, counted. */
@@ -67,11 +69,12 @@ const MOST_PARTS = 200
 /**
  * Makes a program for a cutter into one for a beam: what lies below the surface is burnt, also where Z moves together with X and Y; plunges
  * vanish, holes become dots. Heights are gone: the head stays where it is. @param moves As the program was read.
- * @throws {RangeError} where the table of powers has no places or depths that do not rise. Valid: any program.
+ * @throws {RangeError} where the table of powers has no places or depths that do not rise, or it is not burnt once or more. Valid: any program.
  * Source: a level is come to at t = (z − z₁)/(z₂ − z₁) of a move, the same share of the angle on a helix (handbook of the trade).
  */
 export function refitForBeam(moves: Moves, wish: BeamWish): Refitted {
   checkTable(wish.power)
+  if (!(wish.times >= 1)) throw new RangeError('a program is burnt once or more')
   return new Refit(moves, wish).done()
 }
 
@@ -278,17 +281,22 @@ class Refit {
         burntLength += ways.lengthOf(i)
       }
     }
-    const steps = { [Symbol.iterator]: () => this.stepsOf(first, deepest) }
+    const steps = { [Symbol.iterator]: () => this.passes(first, deepest) }
     const changes = [...this.counts].map(([what, { count, line }]) => ({ what, count, line }))
-    return { steps, changes, burntLength, findings: this.found(noFeed) }
+    return { steps, changes, burntLength: burntLength * wish.times, findings: this.found(noFeed) }
   }
 
-  private *stepsOf(first: Uint32Array | null, deepest: Float64Array | null): Generator<Step> {
+  private *passes(first: Uint32Array | null, deepest: Float64Array | null): Generator<Step> {
+    const at = { x: 0, y: 0 }
+    for (let pass = 0; pass < this.wish.times; pass++) yield* this.stepsOf(first, deepest, at)
+  }
+
+  /** @param at Where the head is; it is left where they end. */
+  private *stepsOf(first: Uint32Array | null, deepest: Float64Array | null, at: { x: number; y: number }): Generator<Step> {
     const { ways, wish } = this
     const { fromX, fromY, fromZ, toX, toY, toZ, swept, feed } = ways.at
     const { level, power } = wish
-    let x = 0
-    let y = 0
+    let { x, y } = at
     for (let i = 0; i < ways.count; i++) {
       const kind = ways.kind[i]
       const isBurnt = kind === WAY.lit && (first === null || first[i] === i)
@@ -305,6 +313,8 @@ class Refit {
       if (d0 === d1 && swept[i] === 0) yield { kind: 'line', x, y, feed: feed[i] as number, power: powerAtDepth(power, d0) }
       else yield* this.burn(i, d0, d1)
     }
+    at.x = x
+    at.y = y
   }
 
   /** The deepest that is gone along each way that is the first of its like, mm. */

@@ -1,6 +1,7 @@
 export * from './asked'
 export * from './beam'
 export * from './boxes'
+export * from './byDepth'
 export * from './comparing'
 export * from './joining'
 export * from './mending'

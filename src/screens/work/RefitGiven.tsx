@@ -1,15 +1,20 @@
+import { useState } from 'react'
 import type { Bench } from '../../core/document'
 import type { BeamWish } from '../../core/refit'
-import { displayUnit, fromCore, sayQuantity, toCore, unitOf } from '../../core/units'
-import { closeProgram, DONE, setRefit, told, useRefit, type Told } from '../../state'
-import { NumberField, Panel, SelectOf, useUnits } from '../../ui'
+import { displayUnit, fromCore, sayQuantity, toCore, unitOf, type Finding } from '../../core/units'
+import { closeProgram, DONE, setRefit, told, useRefit, wishByDepth, type Told } from '../../state'
+import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
 import { Held, MmField } from './Held'
 import { LineLink } from './LineLink'
 import { ChooseProgram } from './Work'
 
 const LIT = { dark: 'stays dark', lit: 'is burnt' } as const
 const PASSES = { once: 'burnt once, with the power of the deepest', each: 'burnt every time' } as const
-const BY_DEPTH = { even: 'the same at every depth', deeper: 'more the deeper it goes' } as const
+const BY_DEPTH = {
+  even: 'the same at every depth',
+  deeper: 'more the deeper it goes',
+  learnt: 'by the depths that are learnt',
+} as const
 
 /** What is wanted of a cutter's program, as sentences; what cannot be told of it is asked. */
 export function RefitGiven({ bench, name }: { readonly bench: Bench; readonly name: string }) {
@@ -93,7 +98,7 @@ export function RefitGiven({ bench, name }: { readonly bench: Bench; readonly na
         </Held>
         .
       </p>
-      <Powers wish={wish} deepest={cutter === null ? 1 : Math.max(0.01, wish.level - cutter.lowest)} keep={keep} />
+      <Powers bench={bench} wish={wish} deepest={cutter === null ? 1 : Math.max(0.01, wish.level - cutter.lowest)} keep={keep} />
       <p className="no-print flex flex-wrap gap-2 pt-2">
         <ChooseProgram bench={bench} />
         <button type="button" className="button" onClick={closeProgram}>
@@ -105,15 +110,33 @@ export function RefitGiven({ bench, name }: { readonly bench: Bench; readonly na
 }
 
 /** Power, by depth where that is wanted, and speed. */
-function Powers(props: { readonly wish: BeamWish; readonly deepest: number; readonly keep: (part: Partial<BeamWish>) => Told }) {
-  const { wish, deepest, keep } = props
+function Powers(props: {
+  readonly bench: Bench
+  readonly wish: BeamWish
+  readonly deepest: number
+  readonly keep: (part: Partial<BeamWish>) => Told
+}) {
+  const { bench, wish, deepest, keep } = props
+  const [said, say] = useState<readonly Finding[]>([])
+  const [materialId, setMaterial] = useState(bench.work.material)
   const unit = displayUnit('speed', useUnits())
   const { symbol } = unitOf(unit)
   const [first, last] = [wish.power.powers[0] ?? 0.8, wish.power.powers.at(-1) ?? 0.8]
-  const isByDepth = wish.power.depths.length > 1
+  const by = wish.power.depths.length > 2 ? 'learnt' : wish.power.depths.length > 1 ? 'deeper' : 'even'
+  const isByDepth = by === 'deeper'
+  const learn = (id: string): void => {
+    setMaterial(id)
+    const found = wishByDepth(bench, id, deepest, null)
+    say(found.ok ? [] : found.findings)
+    if (found.ok) void keep({ ...found.value, passes: 'once' })
+  }
+  const materials = Object.fromEntries([
+    ['', 'not said yet'],
+    ...Object.entries(bench.burns.materials).map(([id, it]) => [id, it.name] as const),
+  ]) as Record<string, string>
   const set = (from: number, to: number | null): Told => {
     if (!(from > 0 && from <= 1 && (to === null || (to > 0 && to <= 1)))) return told('The power is more than 0 and up to 100 %.')
-    return keep({ power: to === null ? { depths: [0], powers: [from] } : { depths: [0, deepest], powers: [from, to] } })
+    return keep({ times: 1, power: to === null ? { depths: [0], powers: [from] } : { depths: [0, deepest], powers: [from, to] } })
   }
   const percent = (label: string, value: number, change: (share: number) => Told) => (
     <Held unit="%">
@@ -127,16 +150,36 @@ function Powers(props: { readonly wish: BeamWish; readonly deepest: number; read
       />
     </Held>
   )
+  const setFeed = (feed: number | null): Told => {
+    if (by !== 'learnt') return keep({ feed })
+    const found = wishByDepth(bench, materialId, deepest, feed)
+    return found.ok ? keep(found.value) : found.findings
+  }
   return (
-    <p className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
+    <div className="in-words max-w-[46rem] text-[15px] leading-[2.1]">
       Its power is{' '}
       <SelectOf
         label="Power by depth"
         of={BY_DEPTH}
-        value={isByDepth ? 'deeper' : 'even'}
-        choose={(it) => void set(it === 'even' ? last : Math.min(first, 0.2), it === 'even' ? null : last)}
+        value={by}
+        choose={(it) =>
+          it === 'learnt' ? learn(materialId) : void set(it === 'even' ? last : Math.min(first, 0.2), it === 'even' ? null : last)
+        }
       />
-      {isByDepth ? (
+      {by === 'learnt' ? (
+        <>
+          {' '}
+          of{' '}
+          <SelectOf
+            label="Material with learnt depths"
+            of={materials}
+            value={materialId in materials ? materialId : ''}
+            choose={learn}
+          />
+          : from {Math.round(first * 100)} % at the surface to {Math.round(last * 100)} % at the deepest, in{' '}
+          {wish.times === 1 ? 'one pass' : `${wish.times} passes`}
+        </>
+      ) : isByDepth ? (
         <>
           : {percent('Power at the surface, %', first, (it) => set(it, last))} at the surface and{' '}
           {percent('Power at the deepest, %', last, (it) => set(first, it))} at the deepest
@@ -153,10 +196,21 @@ function Powers(props: { readonly wish: BeamWish; readonly deepest: number; read
           value={wish.feed === null ? null : Number(fromCore(wish.feed, unit).toPrecision(5))}
           empty="as it was cut"
           className="w-28"
-          keep={(it) => keep({ feed: it === null ? null : toCore(it, unit) })}
+          keep={(it) => setFeed(it === null ? null : toCore(it, unit))}
         />
       </Held>
-      .
-    </p>
+      . All of it is burnt{' '}
+      <NumberField
+        label="Times that all of it is burnt"
+        hideLabel
+        whole
+        above
+        value={wish.times}
+        className="w-12"
+        keep={(it) => ((it ?? 1) > 50 ? told('No more than 50 times.') : keep({ times: it ?? 1 }))}
+      />{' '}
+      {wish.times === 1 ? 'time' : 'times'}.
+      <Findings findings={said} />
+    </div>
   )
 }

@@ -2,8 +2,12 @@ import 'fake-indexeddb/auto'
 import { zipSync, strToU8 } from 'fflate'
 import fc from 'fast-check'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { engineFor, judgeAll, readBench } from '../core/document'
+import { dibberRack } from '../../tests/cutterProgram'
 import { consequences } from '../core/bench'
+import { cardOf, engineFor, judgeAll, machineLimits, readBench } from '../core/document'
+import { readProgram, writeProgram } from '../core/gcode'
+import { surveyProgram } from '../core/planner'
+import { refitForBeam } from '../core/refit'
 import { benchFileName, readBenchFile, writeBenchFile } from './benchFile'
 import {
   addBundle,
@@ -20,6 +24,7 @@ import {
 import { crc32 } from './zip'
 import { heron } from './heron'
 import { plover } from './plover'
+import { RACK_WISH, rackPrograms } from './ploverCutter'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const AT = { revision: 1, birth: 'b1' }
@@ -254,5 +259,20 @@ describe('the bench file', () => {
   it('is named after the bench, safely', () => {
     expect(benchFileName('Gate / shed №2 ', '2026-03-01')).toBe('Gate-shed-2-2026-03-01.bench.zip')
     expect(benchFileName('///', '2026-03-01')).toBe('bench-2026-03-01.bench.zip')
+  })
+})
+
+describe('the rack of the second demo', () => {
+  it('is the tests’ own program for a cutter, and what this product makes of it', () => {
+    const { cut, burnt } = rackPrograms()
+    expect(cut).toBe(dibberRack())
+    const { bench, files } = plover()
+    const card = cardOf(bench)
+    const { moves, findings } = readProgram(cut)
+    expect(findings).toEqual([])
+    const made = card === null ? null : writeProgram(refitForBeam(moves, RACK_WISH).steps, card)
+    expect(made?.ok === true ? made.value : made).toBe(burnt)
+    expect(surveyProgram(burnt, machineLimits(engineFor(bench))).errorCount).toBe(0)
+    expect(files.map((it) => it.name)).toContain('dibber-rack.nc')
   })
 })

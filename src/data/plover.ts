@@ -4,6 +4,7 @@ import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
+import { ploverRack } from './ploverCutter'
 import { ploverArtwork, ploverBurns, ploverWork } from './ploverWork'
 import type { BenchBundle } from './store'
 
@@ -147,5 +148,6 @@ export function plover(id = 'plover'): BenchBundle {
     },
   }
   const { record, file } = ploverArtwork(id)
-  return { bench, records: [record], files: [file] }
+  const rack = ploverRack(id)
+  return { bench, records: [record, rack.record], files: [file, ...rack.files] }
 }

@@ -64,5 +64,6 @@ export type {
   ProgramSummary,
   RefitSummary,
 } from '../workers/programTypes'
+export * from './cameOut'
 export * from './remake'
 export * from './wiring'

@@ -276,7 +276,12 @@ export function programRedo(name: string): string {
 export interface KeptProgram {
   readonly stage?: string
   readonly program?: string
+  /** The file that the program was made of; it is kept with it where it is not too large. */
+  readonly madeOf?: File | null
 }
+
+/** Larger files are not kept with a record, bytes. */
+const MOST_KEPT = 8_000_000
 
 /** Writes down that a program left: it was laid out for the drive train of now. @returns Why not. */
 export function recordHandOut(name: string, how: string, kept: KeptProgram = {}): Promise<Told> {
@@ -303,7 +308,12 @@ export function recordBurn(name: string, end: RunEnd, kept: KeptProgram = {}): P
 }
 
 /** A program that is out there rests on the drive train. */
-function recordProgram(title: string, note: string, name: string, { stage = 'controller', program }: KeptProgram): Promise<Told> {
+function recordProgram(
+  title: string,
+  note: string,
+  name: string,
+  { stage = 'controller', program, madeOf }: KeptProgram,
+): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return Promise.resolve(NO_BENCH)
   const { x, y } = scanIds(bench)
@@ -311,7 +321,9 @@ function recordProgram(title: string, note: string, name: string, { stage = 'con
     const value = shownNumber(engineOf(bench).value(steps, id).result) ?? 0
     return { id: steps.id, args: [id], same: value * 0.0005 }
   })
-  const files = program === undefined ? [] : [new File([program], `${name.replace(/\W+/g, '-')}.nc`, { type: 'text/plain' })]
+  const before = madeOf == null || madeOf.size > MOST_KEPT ? [] : [new File([madeOf], madeOf.name, { type: 'text/plain' })]
+  const files =
+    program === undefined ? [] : [...before, new File([program], `${name.replace(/\W+/g, '-')}.nc`, { type: 'text/plain' })]
   return keepRecord({ stage, title, note, redo: programRedo(name), beneath: [] }, figures, files)
 }
 

@@ -37,8 +37,10 @@ export function HandOut(props: {
   readonly isWaiting?: boolean
   /** Where it is written down that it left, and the program kept with it; else with the controller, without it. */
   readonly stage?: string
+  /** The file that it was made of; kept with it. */
+  readonly madeOf?: () => File | null
 }) {
-  const { name, steps, bench, prepare, burnWords, isWaiting = false, stage } = props
+  const { name, steps, bench, prepare, burnWords, isWaiting = false, stage, madeOf } = props
   const linked = useMachine((it) => it.link === 'open')
   const running = useMachine((it) => it.running)
   const done = useMachine((it) => it.report?.done ?? 0)
@@ -46,7 +48,13 @@ export function HandOut(props: {
     () => (typeof steps === 'function' ? null : 'words' in steps ? steps : workOut(bench, steps)),
     [bench, steps],
   )
-  const ways = useWaysOut(name, () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []), prepare, stage)
+  const ways = useWaysOut(
+    name,
+    () => worked ?? workOut(bench, typeof steps === 'function' ? steps() : []),
+    prepare,
+    stage,
+    madeOf,
+  )
   const barred = (worked !== null && worked.findings.length > 0) || running || isWaiting
   const shown = worked ?? ways.made
   return (
@@ -91,8 +99,15 @@ function workOut(bench: Bench, steps: readonly Step[]): Worked {
 }
 
 /** The ways out of a program: over the link, as a file, on paper; each after the cautions, each written down. */
-function useWaysOut(name: string, make: () => Worked, prepare: () => Outcome<RunDraft>, stage: string | undefined) {
-  const kept = (program: string): KeptProgram => (stage === undefined ? {} : { stage, program })
+function useWaysOut(
+  name: string,
+  make: () => Worked,
+  prepare: () => Outcome<RunDraft>,
+  stage: string | undefined,
+  madeOf: (() => File | null) | undefined,
+) {
+  const kept = (program: string): KeptProgram =>
+    stage === undefined ? {} : { stage, program, madeOf: madeOf === undefined ? null : madeOf() }
   const [made, setMade] = useState<Worked | null>(null)
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [listed, list] = useState(false)

@@ -124,9 +124,9 @@ const api: ProgramWorker = {
 function throughCard(steps: Iterable<Step>, card: OutputCard, limits: Limits | null, isShown = true): Outcome<MadeProgram> {
   const written = writeProgram(steps, card)
   if (!written.ok) return written
-  const { drawing, lines, seconds, bounds, burntLength } = surveyProgram(written.value, limits)
+  const { drawing, lines, seconds, bounds, burntLength, topBurningSpeed: speed } = surveyProgram(written.value, limits)
   if (isShown) made = drawing
-  return accepted({ text: written.value, lines, seconds, bounds, burntLength, findings: written.findings })
+  return accepted({ text: written.value, lines, seconds, bounds, burntLength, speed, findings: written.findings })
 }
 
 async function movesOf(file: File, { options }: HeldProgram): Promise<Outcome<Moves>> {

@@ -59,6 +59,8 @@ export interface MadeProgram {
   readonly lines: number
   readonly seconds: number
   readonly burntLength: number
+  /** The fastest that it burns, mm/s. */
+  readonly speed: number
   readonly bounds: Bounds | null
   readonly findings: readonly Finding[]
 }

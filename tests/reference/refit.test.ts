@@ -70,9 +70,9 @@ describe('small programs for a cutter, their beam by hand', () => {
     ['G0 X5 Z5\nG1 Z-2 F60\nG4 P.3\nG0 Z5', '›5,0 •0.3'],
     // The same way again, deeper.
     ['G0 Z1\nG1 Z-1 F60\nX10\nX0 Z-2\nG0 Z1', '10,0 0,0'],
-    ['G0 Z1\nG1 Z-1 F60\nX10\nZ-2\nX0\nG0 Z1', '10,0 ›0,0', { passes: 'once' }],
-    ['G0 Z1\nG1 Z-1 F60\nX10\nY10\nG0 Z1\nX0 Y0\nG1 Z-2\nX10\nY10\nG0 Z1', '10,0 10,10 ›0,0 ›10,0 ›10,10', { passes: 'once' }],
-    ['G0 X10\nG1 Z-1 F60\nG3 X0 Y10 I-10\nG1 Z-2\nG2 X10 Y0 J-10', '›10,0 ↺0,10 ›10,0', { passes: 'once' }],
+    ['G0 Z1\nG1 Z-1 F60\nX10\nZ-2\nX0\nG0 Z1', '10,0', { passes: 'once' }],
+    ['G0 Z1\nG1 Z-1 F60\nX10\nY10\nG0 Z1\nX0 Y0\nG1 Z-2\nX10\nY10\nG0 Z1', '10,0 10,10 ›0,0', { passes: 'once' }],
+    ['G0 X10\nG1 Z-1 F60\nG3 X0 Y10 I-10\nG1 Z-2\nG2 X10 Y0 J-10', '›10,0 ↺0,10', { passes: 'once' }],
     ['G0 X10\nG1 Z-1 F60\nG3 X-10 Y0 I-10\nG3 X10 Y0 I10', '›10,0 ↺-10,0 ↺10,0', { passes: 'once' }],
     // Inches, offsets, parameters.
     ['G20\nG0 Z1\nG1 X2 Z-1 F10', '›25.4,0 50.8,0'],
@@ -92,6 +92,21 @@ describe('small programs for a cutter, their beam by hand', () => {
     expect(out.burntLength).toBeCloseTo(10, 9)
     expect(out.changes.map((it) => it.what)).toContain('chorded')
   })
+  it('a ramp into a way that is cut whole afterwards is burnt with it, as deep as the deepest; one of its own burns by its depth', () => {
+    const power = { depths: [0, 2], powers: [0, 1] }
+    const text = 'G0 Z1\nG1 X20 Z-1 F600\nX0\nX20\nX20 Y5\nX20 Y10 Z-2\nG0 Z1'
+    const steps = [...made(text, { power, passes: 'once' }).steps]
+    expect(steps.slice(0, 4)).toEqual([
+      { kind: 'rapid', x: 10, y: 0 },
+      { kind: 'rapid', x: 20, y: 0 },
+      { kind: 'line', x: 0, y: 0, feed: 10, power: 0.5 },
+      { kind: 'rapid', x: 20, y: 0 },
+    ])
+    // From 1 to 2 mm deep: half to full power, in 25 steps of 2 %.
+    expect(steps.filter((it) => it.kind === 'line')).toHaveLength(2 + 25)
+    expect(made(text, { power, passes: 'once' }).changes).toContainEqual({ what: 'again', count: 2, line: 2 })
+  })
+
   it('power and passes by what is learnt of a material: by hand, d = c (H − H₀) and H = P s/(v b)', () => {
     // 0.5 mm a pass for each J/mm² above 1; 5 W over 0.1 mm. 1 mm in one pass wants 3 J/mm²: 5/(3·0.1) mm/s.
     const light = { watts: 5, width: 0.1, feed: null, shareFor: (it: number) => it }

@@ -180,8 +180,12 @@ class Refit {
     if (distance(fx, fy, tx, ty) > NO_WAY) this.count('parted', line)
     const share = (level - fz) / (tz - fz)
     const [mx, my] = [fx + (tx - fx) * share, fy + (ty - fy) * share]
+    const before = this.ways.count
     this.straightPart(fx, fy, fz, mx, my, level, isBurning, line)
+    if (fz < level && this.ways.count > before) this.ways.asPartOf(fx, fy, tx, ty)
+    const between = this.ways.count
     this.straightPart(mx, my, level, tx, ty, tz, isBurning, line)
+    if (tz < level && this.ways.count > between) this.ways.asPartOf(fx, fy, tx, ty)
   }
 
   private straightPart(
@@ -299,7 +303,9 @@ class Refit {
     let { x, y } = at
     for (let i = 0; i < ways.count; i++) {
       const kind = ways.kind[i]
-      const isBurnt = kind === WAY.lit && (first === null || first[i] === i)
+      // What is burnt elsewhere is not gone along in the dark: the head goes on from where it is.
+      if (kind === WAY.lit && first !== null && first[i] !== i) continue
+      const isBurnt = kind === WAY.lit
       const goX = (isBurnt ? fromX[i] : toX[i]) as number
       const goY = (isBurnt ? fromY[i] : toY[i]) as number
       if (distance(x, y, goX, goY) > NO_WAY) yield { kind: 'rapid', x: goX, y: goY }
@@ -307,8 +313,10 @@ class Refit {
       y = toY[i] as number
       if (kind === WAY.dot) yield { kind: 'dot', seconds: feed[i] as number, power: powerAtDepth(power, Infinity) }
       if (!isBurnt) continue
-      const d0 = deepest === null ? level - (fromZ[i] as number) : (deepest[i] as number)
-      const d1 = deepest === null ? level - (toZ[i] as number) : d0
+      const most = deepest === null ? Number.NaN : (deepest[i] as number)
+      const isOwn = Number.isNaN(most)
+      const d0 = isOwn ? level - (fromZ[i] as number) : most
+      const d1 = isOwn ? level - (toZ[i] as number) : most
       // Most ways are straight and level.
       if (d0 === d1 && swept[i] === 0) yield { kind: 'line', x, y, feed: feed[i] as number, power: powerAtDepth(power, d0) }
       else yield* this.burn(i, d0, d1)
@@ -317,14 +325,17 @@ class Refit {
     at.y = y
   }
 
-  /** The deepest that is gone along each way that is the first of its like, mm. */
+  /** The deepest that is gone along each way that stands for others too, mm; NaN of one that stands for itself: it burns by its own depth. */
   private deepestOf(first: Uint32Array): Float64Array {
     const { ways, wish } = this
     const { fromZ, toZ } = ways.at
-    const deepest = new Float64Array(ways.count)
+    const deepest = new Float64Array(ways.count).fill(Number.NaN)
+    const depthOf = (i: number): number => wish.level - Math.min(fromZ[i] as number, toZ[i] as number)
     for (let i = 0; i < ways.count; i++) {
       const at = first[i] as number
-      deepest[at] = Math.max(deepest[at] as number, wish.level - Math.min(fromZ[i] as number, toZ[i] as number))
+      if (at === i) continue
+      const before = Number.isNaN(deepest[at]) ? depthOf(at) : (deepest[at] as number)
+      deepest[at] = Math.max(before, depthOf(i))
     }
     return deepest
   }

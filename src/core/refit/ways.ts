@@ -3,6 +3,8 @@ import { lengthFromAbove, type Piece } from './shape'
 /** What a way is: passed over, burnt, or a place where the light stands. */
 export const WAY = { dark: 0, lit: 1, dot: 2 } as const
 
+type Ends = readonly [fromX: number, fromY: number, toX: number, toY: number]
+
 /** Ends and centre in mm; `swept` in rad, 0 where it is straight; `feed` in mm/s, of a dot its seconds. */
 const FLOATS = ['fromX', 'fromY', 'fromZ', 'toX', 'toY', 'toZ', 'centreX', 'centreY', 'swept', 'feed'] as const
 type Floats = Readonly<Record<(typeof FLOATS)[number], Float64Array>>
@@ -13,6 +15,8 @@ export class Ways {
   kind: Uint8Array
   line: Uint32Array
   at: Floats
+  /** Parts of straight moves that come to the surface on their way, with the ends of the whole move. */
+  private readonly wholes = new Map<number, Ends>()
 
   /** @param room For so many without growing. */
   constructor(room: number) {
@@ -54,14 +58,22 @@ export class Ways {
     this.at.swept[n] = swept
   }
 
-  /** For each burnt way, the first that goes the same way as it is seen from above, whatever its sense; to a µm. */
+  /** Says of which straight move the last way is a part. */
+  asPartOf(...ends: Ends): void {
+    this.wholes.set(this.count - 1, ends)
+  }
+
+  /**
+   * For each burnt way, the one that goes the same way as it is seen from above, whatever its sense; to a µm. That is the first of them; a ramp
+   * that is a part of a way which is gone whole elsewhere is that way.
+   */
   firstAlike(): Uint32Array {
     const first = new Uint32Array(this.count)
     const size = 2 ** Math.ceil(Math.log2(Math.max(2, 2 * this.count)))
     const table = new Int32Array(size).fill(-1)
     for (let i = 0; i < this.count; i++) {
       first[i] = i
-      if (this.kind[i] !== WAY.lit) continue
+      if (this.kind[i] !== WAY.lit || this.wholes.has(i)) continue
       let slot = this.hashOf(i) & (size - 1)
       for (; (table[slot] as number) >= 0; slot = (slot + 1) & (size - 1)) {
         if (!this.areAlike(table[slot] as number, i)) continue
@@ -70,7 +82,21 @@ export class Ways {
       }
       if (first[i] === i) table[slot] = i
     }
+    for (const [i, ends] of this.wholes) {
+      if (this.kind[i] !== WAY.lit) continue
+      for (let slot = hashOf(...ends) & (size - 1); (table[slot] as number) >= 0; slot = (slot + 1) & (size - 1)) {
+        if (this.goesBetween(table[slot] as number, ends)) first[i] = table[slot] as number
+      }
+    }
     return first
+  }
+
+  /** Whether a way is straight and has these ends. */
+  private goesBetween(i: number, [fx, fy, tx, ty]: Ends): boolean {
+    const { fromX, fromY, toX, toY, swept } = this.at
+    const isForward = near(fromX[i], fx) && near(fromY[i], fy) && near(toX[i], tx) && near(toY[i], ty)
+    const isBack = near(fromX[i], tx) && near(fromY[i], ty) && near(toX[i], fx) && near(toY[i], fy)
+    return swept[i] === 0 && (isForward || isBack)
   }
 
   /** A way as a piece. */
@@ -109,11 +135,7 @@ export class Ways {
 
   private hashOf(i: number): number {
     const { fromX, fromY, toX, toY } = this.at
-    const p = Math.imul(micro(fromX[i]), 73_856_093) ^ Math.imul(micro(fromY[i]), 19_349_663)
-    const q = Math.imul(micro(toX[i]), 73_856_093) ^ Math.imul(micro(toY[i]), 19_349_663)
-    // The same for both senses.
-    const sum = Math.imul((p + q) | 0, 83_492_791)
-    return (sum ^ (sum >>> 15)) >>> 0
+    return hashOf(fromX[i] as number, fromY[i] as number, toX[i] as number, toY[i] as number)
   }
 
   private areAlike(i: number, k: number): boolean {
@@ -131,6 +153,14 @@ export class Ways {
 
 function near(p: number | undefined, q: number | undefined): boolean {
   return micro(p) === micro(q)
+}
+
+/** The same for both senses. */
+function hashOf(fx: number, fy: number, tx: number, ty: number): number {
+  const p = Math.imul(micro(fx), 73_856_093) ^ Math.imul(micro(fy), 19_349_663)
+  const q = Math.imul(micro(tx), 73_856_093) ^ Math.imul(micro(ty), 19_349_663)
+  const sum = Math.imul((p + q) | 0, 83_492_791)
+  return (sum ^ (sum >>> 15)) >>> 0
 }
 
 function floatsOf(size: number): Floats {

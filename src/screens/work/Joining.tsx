@@ -89,7 +89,7 @@ export function Joining({
         </button>
       </div>
       <Findings findings={said} />
-      {made !== null && summary !== null && <Joined summary={summary} bench={bench} />}
+      {made !== null && summary !== null && <Joined summary={summary} bench={bench} survey={survey} />}
     </Panel>
   )
 }
@@ -227,7 +227,8 @@ function JointRow(props: {
 }
 
 /** What came of it: as a whole for a file, section by section over a cable. */
-function Joined({ summary, bench }: { readonly summary: JoinSummary; readonly bench: Bench }) {
+function Joined(props: { readonly summary: JoinSummary; readonly bench: Bench; readonly survey: ProgramSummary }) {
+  const { summary, bench, survey } = props
   const { sections } = summary
   const names = Object.fromEntries([
     ['all', 'all of it, with a pause (M0) between'],
@@ -253,6 +254,7 @@ function Joined({ summary, bench }: { readonly summary: JoinSummary; readonly be
         name={isWhole ? 'joined program' : `joined program, part ${Number(picked) + 1}`}
         made={chosen}
         bench={bench}
+        survey={survey}
         burnWords="Burn it joined"
       />
     </div>

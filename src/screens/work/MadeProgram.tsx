@@ -3,9 +3,10 @@ import type { Bench } from '../../core/document'
 import { whyNotBurnt } from '../../core/safety'
 import { refused, sayQuantity, type Outcome } from '../../core/units'
 import { leavesTravel } from '../../core/work'
-import { DONE, newId, type MadeProgram, type ProgramSummary, type RunDraft } from '../../state'
+import { DONE, newId, programFile, type MadeProgram, type ProgramSummary, type RunDraft } from '../../state'
 import { useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
+import { CameOut } from './CameOut'
 import { machineKey } from './machineKey'
 import { useProgramTool, type Tool } from './programTool'
 import { programTravel } from './ProgramPlate'
@@ -26,9 +27,10 @@ export function HandOutMade(props: {
   readonly made: MadeProgram
   readonly bench: Bench
   readonly burnWords: string
+  readonly survey: ProgramSummary
   readonly children?: ReactNode
 }) {
-  const { name, made, bench, burnWords, children } = props
+  const { name, made, bench, burnWords, survey, children } = props
   const units = useUnits()
   const length = sayQuantity(Math.round(made.burntLength), null, units === 'metric' ? 'mm' : 'in')
   const worked: Worked = {
@@ -48,7 +50,22 @@ export function HandOutMade(props: {
   return (
     <>
       {children}
-      <HandOut name={name} steps={worked} bench={bench} prepare={prepare} burnWords={burnWords} stage="work" />
+      <HandOut
+        name={name}
+        steps={worked}
+        bench={bench}
+        prepare={prepare}
+        burnWords={burnWords}
+        stage="work"
+        madeOf={programFile}
+      />
+      <CameOut
+        name={name}
+        materialId={bench.work.material}
+        power={Math.min(1, survey.highestS / Math.max(1, bench.electrical.fullPower.value ?? survey.highestS))}
+        speed={made.speed}
+        passes={1}
+      />
     </>
   )
 }

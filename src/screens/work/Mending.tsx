@@ -70,7 +70,7 @@ export function Mending({ bench, survey }: { readonly bench: Bench; readonly sur
       </button>
       <Findings findings={said} />
       {made !== null && summary !== null && (
-        <HandOutMade name="program put right" made={made} bench={bench} burnWords="Burn it put right">
+        <HandOutMade name="program put right" made={made} bench={bench} survey={survey} burnWords="Burn it put right">
           <Done summary={summary} survey={survey} />
         </HandOutMade>
       )}

@@ -10,6 +10,7 @@ import {
   drawMade,
   newId,
   openQuestions,
+  programFile,
   useBenchStore,
   useProgram,
   useRefit,
@@ -19,8 +20,10 @@ import {
 } from '../../state'
 import { Findings, Panel, Plate, SelectOf, Sheet, usePlateFrame, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
+import { CameOut } from './CameOut'
 import { InHand, programExtent, ProgramPath, programTravel, ProgramTravel } from './ProgramPlate'
 import { LineLink } from './LineLink'
+import { MadeBefore } from './MadeBefore'
 import { RefitGiven } from './RefitGiven'
 import { sayTime } from './sayTime'
 import { machineKey } from './machineKey'
@@ -47,6 +50,7 @@ export function Refit({ parts }: { readonly parts: ReactNode }) {
         <div className="mt-4">
           {reading === null ? <ChooseProgram bench={bench} /> : <Reading name={name} lines={reading.lines} />}
         </div>
+        <MadeBefore bench={bench} />
       </div>
     )
   }
@@ -204,6 +208,14 @@ function Out({ made, bench }: { readonly made: RefitSummary; readonly bench: Ben
         burnWords="Burn it"
         stage="work"
         isWaiting={state.isWorking}
+        madeOf={programFile}
+      />
+      <CameOut
+        name="program made for the beam"
+        materialId={materialId}
+        power={Math.max(...state.wish.power.powers)}
+        speed={made.speed}
+        passes={state.wish.times}
       />
       <Findings findings={made.findings.filter((it) => it.severity === 'warning')} />
     </>

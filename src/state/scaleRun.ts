@@ -283,6 +283,11 @@ export interface KeptProgram {
 /** Larger files are not kept with a record, bytes. */
 const MOST_KEPT = 8_000_000
 
+/** What the file of a program is called. */
+export function programFileName(name: string): string {
+  return `${name.replace(/\W+/g, '-')}.nc`
+}
+
 /** Writes down that a program left: it was laid out for the drive train of now. @returns Why not. */
 export function recordHandOut(name: string, how: string, kept: KeptProgram = {}): Promise<Told> {
   return recordProgram(`Program handed out: ${name}`, how, name, kept)
@@ -322,8 +327,7 @@ function recordProgram(
     return { id: steps.id, args: [id], same: value * 0.0005 }
   })
   const before = madeOf == null || madeOf.size > MOST_KEPT ? [] : [new File([madeOf], madeOf.name, { type: 'text/plain' })]
-  const files =
-    program === undefined ? [] : [...before, new File([program], `${name.replace(/\W+/g, '-')}.nc`, { type: 'text/plain' })]
+  const files = program === undefined ? [] : [...before, new File([program], programFileName(name), { type: 'text/plain' })]
   return keepRecord({ stage, title, note, redo: programRedo(name), beneath: [] }, figures, files)
 }
 

@@ -6,6 +6,7 @@ import { printNumber, sayQuantity, type Finding, type Outcome } from '../core/un
 import {
   askCautions,
   engineOf,
+  programFileName,
   recordBurn,
   recordHandOut,
   runProgram,
@@ -142,7 +143,7 @@ function useWaysOut(
     await act(begun.text)
     say(isDone(unkept) ? await recordHandOut(name, how, kept(begun.text)) : unkept, null)
   }
-  const save = (it: string): void => download(`${name.replace(/\W+/g, '-')}.nc`, new TextEncoder().encode(it), 'text/plain')
+  const save = (it: string): void => download(programFileName(name), new TextEncoder().encode(it), 'text/plain')
   const print = async (): Promise<void> => {
     list(true)
     // The program stands on the sheet before it is printed.

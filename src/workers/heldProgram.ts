@@ -41,9 +41,10 @@ export interface SearchFound {
 export function searchIn({ text, listing }: HeldProgram, wanted: string, from: number, isBack: boolean): SearchFound {
   const bare = wanted.trim()
   if (bare === '') return { line: 0, count: 0, nth: 0 }
-  const pattern = Array.from(bare.replace(/\s+/g, ' '))
-    .map((it) => (it === ' ' ? '[ \\t]*' : it.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')))
-    .join('')
+  // Blanks may stand anywhere, inside numbers too.
+  const pattern = Array.from(bare.replace(/\s+/g, ''))
+    .map((it) => it.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+    .join('[ \\t]*')
   const lines: number[] = []
   for (const match of text.matchAll(new RegExp(pattern, 'gi'))) {
     const line = listing.lineAt(match.index)

@@ -45,9 +45,9 @@ test('a program with faults names each by line and column; what is no program is
   await expect(found).toContainText(/line \d+, 4.*U is no letter of this language/)
   // A finding leads to its line, in the listing and in the drawing; the arrow keys go on from there.
   await found.getByRole('button', { name: 'line 24' }).click()
-  await expect(page.getByRole('option', { selected: true })).toContainText('24G81 X1')
+  await expect(page.getByRole('listbox').getByRole('option', { selected: true })).toContainText('24G81 X1')
   await page.getByRole('listbox').press('ArrowUp')
-  await expect(page.getByRole('option', { selected: true })).toContainText('23G0 X0 Y0')
+  await expect(page.getByRole('listbox').getByRole('option', { selected: true })).toContainText('23G0 X0 Y0')
   await expect(page.locator('[data-way] circle')).toBeVisible()
   await page
     .getByLabel('Program file')

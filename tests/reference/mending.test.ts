@@ -14,7 +14,18 @@ import {
 } from '../../src/core/refit'
 import { between, seeded, type Random } from '../../src/core/workshop'
 
-const AS_IT_IS: MendWish = { fullS: 1000, scale: 1, waits: 'dark', lead: 0, runOut: 0, clip: null, zone: null, fit: null }
+const AS_IT_IS: MendWish = {
+  fullS: 1000,
+  scale: 1,
+  waits: 'dark',
+  lead: 0,
+  runOut: 0,
+  onDelay: 0,
+  offDelay: 0,
+  clip: null,
+  zone: null,
+  fit: null,
+}
 const CARD = { ...PLAIN_CARD, decimals: 4, powerDecimals: 1 }
 
 const mend = (text: string, wish: Partial<MendWish> = {}) => mendProgram(readProgram(text).moves, { ...AS_IT_IS, ...wish })
@@ -106,6 +117,21 @@ describe('a program that is put right', () => {
       { kind: 'arc', x: 20, y: 20, centreX: 20, centreY: 10, clockwise: true, feed: 10, power: 1 },
       { kind: 'line', x: 24, y: 20, feed: 10, power: 0 },
     ])
+  })
+
+  it('late light is told so much earlier: a line of 10 mm at 100 mm/s with 5 ms on and 20 ms off burns where it should', () => {
+    const { steps } = mend('F6000\nG0 X20\nM3 S500\nG1 X30\nM5', { onDelay: 0.005, offDelay: 0.02, lead: 3, runOut: 1 })
+    expect(steps).toEqual([
+      { kind: 'rapid', x: 17, y: 0 },
+      { kind: 'line', x: 19.5, y: 0, feed: 100, power: 0 },
+      { kind: 'line', x: 20, y: 0, feed: 100, power: 0.5 },
+      { kind: 'line', x: 28, y: 0, feed: 100, power: 0.5 },
+      { kind: 'line', x: 30, y: 0, feed: 100, power: 0 },
+      { kind: 'line', x: 31, y: 0, feed: 100, power: 0 },
+    ])
+    // On at 19.5 and 5 ms later at 20; off at 28 and 20 ms later at 30.
+    expect(19.5 + 100 * 0.005).toBe(20)
+    expect(28 + 100 * 0.02).toBe(30)
   })
 
   it('clipped to a zone burns what lies in it, and nothing else, over 300 programs by chance', () => {

@@ -74,7 +74,17 @@ export interface Section {
   readonly steps: readonly Step[]
 }
 
-const AS_IT_IS = { scale: 1, waits: 'lit', lead: 0, runOut: 0, clip: null, zone: null, fit: null } as const
+const AS_IT_IS = {
+  scale: 1,
+  waits: 'lit',
+  lead: 0,
+  runOut: 0,
+  onDelay: 0,
+  offDelay: 0,
+  clip: null,
+  zone: null,
+  fit: null,
+} as const
 
 /** Steps that begin with a dark way to where the first is burnt: where the head comes from is another place each time. */
 function fromItsStart(steps: readonly Step[]): readonly Step[] {

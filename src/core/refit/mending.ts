@@ -1,7 +1,7 @@
 import type { Moves, Step } from '../gcode'
 import { fitArcs } from '../work'
 import { partsByZone, type Zone } from './boxes'
-import { lengthFromAbove, type Piece } from './shape'
+import { lengthFromAbove, partOf, type Piece } from './shape'
 import { stepOfPiece, tracesOf, type Trace, type WayTrace } from './traces'
 
 /** How a program that has the beam’s words already is put right. */
@@ -15,6 +15,9 @@ export interface MendWish {
   /** Dark run-up before, and run-out behind each stretch that is burnt, mm; 0: as the program has them. */
   readonly lead: number
   readonly runOut: number
+  /** By how much the light comes and goes behind its words, s: each is given so much earlier, on the run-up and before the end; 0: as it is. */
+  readonly onDelay: number
+  readonly offDelay: number
   /** What lies outside is not burnt; null: all is. */
   readonly clip: Zone | null
   /** Where power and speed are taken times something; null: nowhere. */
@@ -116,8 +119,8 @@ class Mend {
   private pass({ piece, isRapid, isOn, feed, line }: WayTrace): void {
     if (isRapid && isOn) this.count('beamOff', 1, line)
     this.close()
-    const { clip, lead, runOut } = this.wish
-    if (clip !== null || lead > 0 || runOut > 0) return
+    const { clip, lead, runOut, onDelay, offDelay } = this.wish
+    if (clip !== null || lead > 0 || runOut > 0 || onDelay > 0 || offDelay > 0) return
     if (isRapid)
       this.steps.push({
         kind: 'rapid',
@@ -173,15 +176,19 @@ class Mend {
     const [into, out] = [wayOf(first.piece, 'in'), wayOf(last.piece, 'out')]
     const { from } = first.piece
     const { to } = last.piece
-    if (wish.lead > 0 || wish.runOut > 0) this.count('led', 1, first.line)
-    if (wish.lead > 0) {
-      this.goTo([from[0] - into[0] * wish.lead, from[1] - into[1] * wish.lead, from[2]])
-      this.steps.push({ kind: 'line', x: from[0], y: from[1], feed: first.feed, power: 0 })
+    const early = first.feed * wish.onDelay
+    // The run-up is long enough for the light to be told on it.
+    const lead = Math.max(wish.lead, early)
+    if (lead > 0 || wish.runOut > 0) this.count('led', 1, first.line)
+    const back = (by: number): Piece['to'] => [from[0] - into[0] * by, from[1] - into[1] * by, from[2]]
+    if (lead > 0) {
+      this.goTo(back(lead))
+      if (lead > early) this.steps.push({ kind: 'line', x: back(early)[0], y: back(early)[1], feed: first.feed, power: 0 })
+      if (early > 0) this.steps.push({ kind: 'line', x: from[0], y: from[1], feed: first.feed, power: first.power })
       this.at = from
     } else this.goTo(from)
-    this.steps.push(
-      ...(wish.fit === null ? run.map((it) => stepOfPiece(it.piece, it.feed, it.power)) : this.fitted(run, wish.fit)),
-    )
+    const told = withEarlyEnd(run, last.feed * wish.offDelay)
+    this.steps.push(...(wish.fit === null ? told.map(stepOfTrace) : this.fitted(told, wish.fit)))
     this.at = to
     if (wish.runOut > 0) {
       const end: Piece['to'] = [to[0] + out[0] * wish.runOut, to[1] + out[1] * wish.runOut, to[2]]
@@ -198,7 +205,7 @@ class Mend {
       let end = i
       while (end < run.length && isAlike(run[end] as WayTrace, trace)) end++
       if (end === i) {
-        steps.push(stepOfPiece(trace.piece, trace.feed, trace.power))
+        steps.push(stepOfTrace(trace))
         i++
         continue
       }
@@ -220,6 +227,27 @@ class Mend {
     this.steps.push({ kind: 'rapid', x: to[0], y: to[1], ...(to[2] === this.at[2] ? {} : { z: to[2] }) })
     this.at = to
   }
+}
+
+function stepOfTrace({ piece, feed, power }: WayTrace): Step {
+  return stepOfPiece(piece, feed, power)
+}
+
+/** A stretch whose light is told off before its end, mm; what is shorter is dark. */
+function withEarlyEnd(run: readonly WayTrace[], by: number): readonly WayTrace[] {
+  const told: WayTrace[] = []
+  let left = by
+  for (const trace of [...run].reverse()) {
+    const length = lengthFromAbove(trace.piece)
+    if (left <= 0 || length === 0) told.push(trace)
+    else if (length <= left) told.push({ ...trace, power: 0 })
+    else {
+      const share = 1 - left / length
+      told.push({ ...trace, piece: partOf(trace.piece, share, 1), power: 0 }, { ...trace, piece: partOf(trace.piece, 0, share) })
+    }
+    left = Math.max(0, left - length)
+  }
+  return told.reverse()
 }
 
 function isSame(p: Piece['to'], q: Piece['to']): boolean {

@@ -31,7 +31,7 @@ export function CameOut(props: {
       <p className="font-[650]">How did it come out?</p>
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
         <LengthField
-          label="Depth, where you measured it,"
+          label="Depth that you measured"
           valueMm={depth}
           above
           empty="not measured"

@@ -88,8 +88,9 @@ function Apart(props: { readonly name: string; readonly found: CompareSummary; r
           'Line by line they are the same, remarks and blanks aside.'
         ) : (
           <>
-            Line by line, remarks and blank lines aside, they part at the <span className="num">{printNumber(lines.from)}</span>
-            th: <span className="num">{printNumber(lines.before)}</span> lines here stand against{' '}
+            Line by line, remarks and blank lines aside,{' '}
+            {lines.from === 1 ? 'they differ from the first line on' : `the first ${printNumber(lines.from - 1)} are alike`}; then{' '}
+            <span className="num">{printNumber(lines.before)}</span> here stand against{' '}
             <span className="num">{printNumber(lines.now)}</span> there.
           </>
         )}

@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
 import { machineLimits, type Bench } from '../../core/document'
 import { subroutinesOf } from '../../core/gcode'
-import { addressOf, engineOf, openProgram, useBenchStore, type FileRow } from '../../state'
+import { addressOf, engineOf, openProgram, programFileName, useBenchStore, type FileRow } from '../../state'
 import { Panel } from '../../ui'
 
 /** Programs that were made of others before, each with what it was made of. */
@@ -16,7 +16,9 @@ export function MadeBefore({ bench }: { readonly bench: Bench }) {
         .filter((it) => it.stage === 'work')
         .sort((p, q) => q.at.localeCompare(p.at))
         .flatMap((record) => {
-          const [before, after] = files.filter((it) => it.recordId === record.id && it.name.endsWith('.nc'))
+          const own = files.filter((it) => it.recordId === record.id && it.type === 'text/plain')
+          const after = own.find((it) => it.name === programFileName(record.title.replace(/^[^:]*: /, '')))
+          const before = own.find((it) => it !== after)
           return before === undefined || after === undefined ? [] : [{ record, before, after }]
         }),
     [records, files],
@@ -31,34 +33,36 @@ export function MadeBefore({ bench }: { readonly bench: Bench }) {
     void go(addressOf(bench.id, 'work', part))
   }
   return (
-    <Panel title="Made before">
-      <ul className="m-0 list-none p-0">
-        {rows.map(({ record, before, after }) => (
-          <li key={record.id} className="border-b border-rule py-1.5 text-[14px]">
-            <p className="flex flex-wrap items-baseline gap-x-3">
-              <span className="num text-second">{record.at.slice(0, 10)}</span>
-              <strong className="font-[600]">{before.name}</strong>
-              <button
-                type="button"
-                className="link no-print"
-                aria-label={`Open ${before.name} as it was`}
-                onClick={() => open(before, 'refit')}
-              >
-                open it as it was
-              </button>
-              <button
-                type="button"
-                className="link no-print"
-                aria-label={`Look at what was made of ${before.name}`}
-                onClick={() => open(after, 'program')}
-              >
-                look at what was made of it
-              </button>
-            </p>
-            {record.note !== '' && <p className="text-[13px] text-second">{record.note}</p>}
-          </li>
-        ))}
-      </ul>
-    </Panel>
+    <div className="mt-8">
+      <Panel title="Made before">
+        <ul className="m-0 list-none p-0">
+          {rows.map(({ record, before, after }) => (
+            <li key={record.id} className="border-b border-rule py-1.5 text-[14px]">
+              <p className="flex flex-wrap items-baseline gap-x-3">
+                <span className="num text-second">{record.at.slice(0, 10)}</span>
+                <strong className="font-[600]">{before.name}</strong>
+                <button
+                  type="button"
+                  className="link no-print"
+                  aria-label={`Open ${before.name} as it was`}
+                  onClick={() => open(before, 'refit')}
+                >
+                  open it as it was
+                </button>
+                <button
+                  type="button"
+                  className="link no-print"
+                  aria-label={`Look at what was made of ${before.name}`}
+                  onClick={() => open(after, 'program')}
+                >
+                  look at what was made of it
+                </button>
+              </p>
+              {record.note !== '' && <p className="text-[13px] text-second">{record.note}</p>}
+            </li>
+          ))}
+        </ul>
+      </Panel>
+    </div>
   )
 }

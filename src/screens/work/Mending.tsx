@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { machineLimits, type Bench } from '../../core/document'
 import { MENDINGS, type MendWish, type Zone } from '../../core/refit'
 import { printNumber, sayQuantity, displayUnit, type Finding } from '../../core/units'
-import { DONE, engineOf, mendProgram, told, type MendSummary, type ProgramSummary, type Told } from '../../state'
+import { delaysOf, DONE, engineOf, mendProgram, told, type MendSummary, type ProgramSummary, type Told } from '../../state'
 import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
 import { Held, MmField } from './Held'
 import { LineLink } from './LineLink'
@@ -17,6 +17,7 @@ const SCALES = {
 } as const
 const SCALE_OF = { asIs: 1, toInch: 25.4, fromInch: 1 / 25.4 } as const
 const WAITS = { dark: 'go dark', lit: 'stay lit' } as const
+const LATE = { left: 'are left', made: 'are made up for' } as const
 const CLIPS = { all: 'all of it', bed: 'only what lies on the bed', zone: 'only what lies in a zone' } as const
 const ARCS = { asIs: 'as they are', lines: 'short lines in place of arcs', fit: 'arcs in place of short lines' } as const
 const ZONED = { no: 'the same everywhere', yes: 'other in a zone' } as const
@@ -27,6 +28,7 @@ interface Given {
   readonly waits: keyof typeof WAITS
   readonly lead: number
   readonly runOut: number
+  readonly late: keyof typeof LATE
   readonly clip: keyof typeof CLIPS
   readonly clipZone: Zone
   readonly zoned: keyof typeof ZONED
@@ -87,6 +89,7 @@ function givenFor(bench: Bench, survey: ProgramSummary): Given {
     waits: 'dark',
     lead: 0,
     runOut: 0,
+    late: 'left',
     clip: 'all',
     clipZone: zone,
     zoned: 'no',
@@ -113,6 +116,7 @@ function wishOf(given: Given, bench: Bench): MendWish | { readonly said: Told } 
     waits: given.waits,
     lead: given.lead,
     runOut: given.runOut,
+    ...(given.late === 'made' ? latenessOf(bench) : { onDelay: 0, offDelay: 0 }),
     clip: given.clip === 'all' ? null : given.clip === 'bed' ? bed : given.clipZone,
     zone: given.zoned === 'no' ? null : { box: given.zone, power: given.power, speed: given.speed },
     fit: given.arcs === 'fit' ? given.within : null,
@@ -154,7 +158,8 @@ function Sentences({ bench, survey, given, set }: SentencesProps) {
         stretch that is burnt it gets a run-up of{' '}
         <MmField label="Run-up" valueMm={given.lead} keep={(mm) => set({ lead: mm ?? 0 })} /> and behind it a run-out of{' '}
         <MmField label="Run-out" valueMm={given.runOut} keep={(mm) => set({ runOut: mm ?? 0 })} />
-        <RunUpThatIsNeeded bench={bench} survey={survey} take={(mm) => set({ lead: mm, runOut: mm })} />. It is burnt{' '}
+        <RunUpThatIsNeeded bench={bench} survey={survey} take={(mm) => set({ lead: mm, runOut: mm })} />.{' '}
+        <Lateness bench={bench} value={given.late} choose={(late) => set({ late })} /> It is burnt{' '}
         <SelectOf label="What of it is burnt" of={CLIPS} value={given.clip} choose={(clip) => set({ clip })} />
         {given.clip === 'zone' && (
           <ZoneFields what="What is burnt" zone={given.clipZone} keep={(clipZone) => set({ clipZone })} />
@@ -178,6 +183,30 @@ function Sentences({ bench, survey, given, set }: SentencesProps) {
         )}
         .
       </p>
+    </>
+  )
+}
+
+/** By how much the light comes and goes behind its words, s, less what the card waits anyway. */
+function latenessOf(bench: Bench): { readonly onDelay: number; readonly offDelay: number } {
+  const { onDelay, offDelay } = delaysOf(bench)
+  return { onDelay: Math.max(0, (onDelay ?? 0) - bench.output.card.afterOn), offDelay: Math.max(0, offDelay ?? 0) }
+}
+
+/** Delays that were read may be made up for; where none were, it is said where they are read. */
+function Lateness(props: {
+  readonly bench: Bench
+  readonly value: keyof typeof LATE
+  readonly choose: (to: keyof typeof LATE) => void
+}) {
+  const { bench, value, choose } = props
+  const { onDelay, offDelay } = latenessOf(bench)
+  if (onDelay === 0 && offDelay === 0) return null
+  const ms = (seconds: number): string => sayQuantity(Math.round(seconds * 1e5) / 100, null, 'ms')
+  return (
+    <>
+      Delays of the light that were read, {ms(onDelay)} on and {ms(offDelay)} off,{' '}
+      <SelectOf label="Delays of the light" of={LATE} value={value} choose={choose} />.
     </>
   )
 }

@@ -34,7 +34,7 @@ export async function noteCameOut(came: CameOut): Promise<Told> {
   const edited = material === undefined ? [] : intoTheBook(bench, came)
   if (!isDone(edited)) return edited
   const deep = came.depth === null ? '' : ` It is ${sayQuantity(came.depth, null, 'mm')} deep.`
-  const how = `${Math.round(came.power * 100)} %, ${sayQuantity(came.speed, null, 'mm/s')}, ${came.passes === 1 ? 'one pass' : `${came.passes} passes`}`
+  const how = `${Math.round(came.power * 100)} %, ${sayQuantity(Number(came.speed.toPrecision(4)), null, 'mm/s')}, ${came.passes === 1 ? 'one pass' : `${came.passes} passes`}`
   const on = material === undefined ? '' : ` on ${material.name}`
   return keepRecord(
     {

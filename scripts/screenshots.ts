@@ -92,6 +92,7 @@ const SHOTS: readonly Shot[] = [
       await page.goto(`${home}bench/heron/work/program`)
       await page.getByLabel('Program file').setInputFiles('tests/fixtures/label.nc')
       await page.getByText('Within the travel of X').waitFor()
+      await page.getByRole('listbox').getByRole('option').nth(6).click()
     },
   },
   { name: 'safety', act: async (page) => open(page, 'safety', 'eyewear') },

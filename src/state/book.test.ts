@@ -66,6 +66,44 @@ describe('the material book', () => {
   })
 })
 
+describe('how a program came out', () => {
+  const came = {
+    record: 'r1',
+    name: 'program put right',
+    materialId: 'ply',
+    power: 0.6,
+    speed: 20,
+    passes: 2,
+    outcome: 'good',
+    depth: 0.4,
+    note: 'even',
+  } as const
+  const settings = () => Object.values(book()['ply']!.settings)
+
+  it('is written down, and with the material: a setting of its own where the depth was measured, a use of it the next time', async () => {
+    const before = settings().length
+    expect(await state.noteCameOut(came)).toEqual([])
+    expect(settings()).toHaveLength(before + 1)
+    const made = settings().find((it) => it.power === 0.6)
+    expect(made).toMatchObject({ wanted: 'depth', aim: 0.4, speed: 20, passes: 2, from: 'tried' })
+    const { records } = state.useBenchStore.getState()
+    expect(records.at(-1)).toMatchObject({ stage: 'work', title: 'Came out well: program put right', beneath: ['r1'] })
+    expect(records.at(-1)?.note).toMatch(/60 %.*2 passes on .*deep\. even/)
+    expect(await state.noteCameOut({ ...came, speed: 20.2, depth: null, outcome: 'poor' })).toEqual([])
+    expect(settings()).toHaveLength(before + 1)
+    const uses = Object.values(settings().find((it) => it.power === 0.6)?.uses ?? {})
+    expect(uses.map((it) => it.outcome).sort()).toEqual(['good', 'poor'])
+  })
+
+  it('without a depth, or on what is never burnt, makes no setting', async () => {
+    const before = settings().length
+    expect(await state.noteCameOut({ ...came, depth: null })).toEqual([])
+    expect(state.setMaterialKind('ply', 'vinyl')).toEqual([])
+    expect(await state.noteCameOut(came)).toEqual([])
+    expect(settings()).toHaveLength(before)
+  })
+})
+
 describe('what the beam follows', () => {
   it('is no ramp that says nothing: it says what to read, and the beam stays as it was', async () => {
     edit('calibrate.trials.focus.ramp-1.readings.gap', undefined)

@@ -1,6 +1,7 @@
 import { setAt, templateOf } from '../core/bench'
 import { settingShape, settingUseShape, type BookSetting } from '../core/burn'
 import type { Bench } from '../core/document'
+import { whyNotBurnt } from '../core/safety'
 import { sayQuantity } from '../core/units'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
@@ -56,7 +57,9 @@ function intoTheBook(bench: Bench, { materialId, power, speed, passes, outcome, 
   const isSame = (it: BookSetting): boolean => near(it.power, power) && near(it.speed, speed) && it.passes === passes
   const at = new Date().toISOString()
   const [id, known] = settings.find(([, it]) => isSame(it)) ?? [newId(), null]
-  if (known === null && (depth === null || !(speed > 0))) return []
+  // What is never burnt gets no setting, whatever somebody did.
+  const isBurnt = whyNotBurnt(bench.burns.materials[materialId]?.kind ?? '') === null
+  if (known === null && (depth === null || !(speed > 0) || !isBurnt)) return []
   const order = 1 + Math.max(0, ...settings.map(([, it]) => it.order))
   const setting =
     known ??

@@ -47,6 +47,9 @@ const NOTHING: ProgramState = {
 
 export const useProgram = create<ProgramState>()(() => NOTHING)
 
+/** Rest on a line before it is worked what is in force there, ms. */
+const REST = 120
+
 /** Largest program that is read, bytes: well over a million blocks. */
 const MOST_BYTES = 256 * 1024 * 1024
 
@@ -134,6 +137,8 @@ async function look(line: number | null, to: number | null): Promise<void> {
   }
   const [way, span] = await Promise.all([mine.remote.way(from, end), to === null ? null : mine.remote.span(from, end)])
   if (isStill()) useProgram.setState({ way, span })
+  // Of a long program it takes a while: who only passes by does not wait for it.
+  await new Promise((resolve) => setTimeout(resolve, REST))
   const modes = isStill() ? await mine.remote.modes(to ?? line) : null
   if (isStill()) useProgram.setState({ modes })
 }

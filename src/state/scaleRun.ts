@@ -276,6 +276,8 @@ export function programRedo(name: string): string {
 export interface KeptProgram {
   readonly stage?: string
   readonly program?: string
+  /** What it does, for the note: how long it takes, how much it burns. */
+  readonly words?: string
   /** The file that the program was made of; it is kept with it where it is not too large. */
   readonly madeOf?: File | null
 }
@@ -317,7 +319,7 @@ function recordProgram(
   title: string,
   note: string,
   name: string,
-  { stage = 'controller', program, madeOf }: KeptProgram,
+  { stage = 'controller', program, madeOf, words = '' }: KeptProgram,
 ): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return Promise.resolve(NO_BENCH)
@@ -328,7 +330,7 @@ function recordProgram(
   })
   const before = madeOf == null || madeOf.size > MOST_KEPT ? [] : [new File([madeOf], madeOf.name, { type: 'text/plain' })]
   const files = program === undefined ? [] : [...before, new File([program], programFileName(name), { type: 'text/plain' })]
-  return keepRecord({ stage, title, note, redo: programRedo(name), beneath: [] }, figures, files)
+  return keepRecord({ stage, title, note: `${note} ${words}`.trim(), redo: programRedo(name), beneath: [] }, figures, files)
 }
 
 /** Something that happened and that nothing rests on. */

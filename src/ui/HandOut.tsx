@@ -107,8 +107,8 @@ function useWaysOut(
   stage: string | undefined,
   madeOf: (() => File | null) | undefined,
 ) {
-  const kept = (program: string): KeptProgram =>
-    stage === undefined ? {} : { stage, program, madeOf: madeOf === undefined ? null : madeOf() }
+  const kept = (program: string, words: string): KeptProgram =>
+    stage === undefined ? {} : { stage, program, words, madeOf: madeOf === undefined ? null : madeOf() }
   const [made, setMade] = useState<Worked | null>(null)
   const [findings, setFindings] = useState<readonly Finding[]>([])
   const [listed, list] = useState(false)
@@ -118,14 +118,14 @@ function useWaysOut(
     setFindings([...warnings, ...(finding === null ? [] : [finding])])
   }
   /** Asks for the cautions, then lays out what is to be burnt. */
-  const begin = async (): Promise<{ readonly draft: RunDraft; readonly text: string } | null> => {
+  const begin = async (): Promise<{ readonly draft: RunDraft; readonly text: string; readonly words: string } | null> => {
     const work = make()
     setMade(work)
     const { text } = work
     if (text === null || work.findings.length > 0 || !(await askCautions())) return null
     const draft = prepare()
     setFindings(draft.ok ? [] : draft.findings)
-    return draft.ok ? { draft: draft.value, text } : null
+    return draft.ok ? { draft: draft.value, text, words: work.words } : null
   }
   const burn = async (): Promise<void> => {
     const begun = await begin()
@@ -133,7 +133,7 @@ function useWaysOut(
     const end = await runProgram(begun.text, begun.draft.id, begun.draft.sheet)
     // What was burnt to its end is a run; what was interrupted or never began is not, and is written down as what it was.
     const unkept = end.kind === 'burnt' ? begun.draft.keep() : DONE
-    const recorded = await recordBurn(name, end, kept(begun.text))
+    const recorded = await recordBurn(name, end, kept(begun.text, begun.words))
     say([...recorded, ...unkept], 'finding' in end ? end.finding : null)
   }
   const handOut = async (how: string, act: (text: string) => Promise<void> | void): Promise<void> => {
@@ -141,7 +141,7 @@ function useWaysOut(
     if (begun === null) return
     const unkept = begun.draft.keep()
     await act(begun.text)
-    say(isDone(unkept) ? await recordHandOut(name, how, kept(begun.text)) : unkept, null)
+    say(isDone(unkept) ? await recordHandOut(name, how, kept(begun.text, begun.words)) : unkept, null)
   }
   const save = (it: string): void => download(programFileName(name), new TextEncoder().encode(it), 'text/plain')
   const print = async (): Promise<void> => {

@@ -145,7 +145,7 @@ class ProgramReader {
   private readonly found = gather()
   private readonly block = emptyBlock()
   private readonly words: Words
-  private readonly moves = new MoveWriter()
+  private moves = new MoveWriter(0)
   private readonly modal = startOf()
   private readonly parameters = new Map<number, number>()
   private readonly plain = plainLine()
@@ -159,6 +159,7 @@ class ProgramReader {
   }
 
   read(text: string): Program {
+    this.moves = new MoveWriter(linesAbout(text))
     const { found, block, moves, plain } = this
     const { onProgress, until = Infinity, subroutines } = this.options
     const scan = scanner(text, found, this.parameters, this.options.leaveOut)
@@ -539,6 +540,16 @@ class ProgramReader {
     columns.s[at] = modal.s
     columns.line[at] = line
   }
+}
+
+/** Characters from which the lines of a text are counted out. */
+const SAMPLE = 65_536
+
+/** How many lines a text has, about: by how long those at its beginning are, and some more. */
+function linesAbout(text: string): number {
+  let lines = 1
+  for (let at = text.indexOf('\n'); at >= 0 && at < SAMPLE; at = text.indexOf('\n', at + 1)) lines++
+  return text.length <= SAMPLE ? lines : Math.ceil(1.05 * lines * (text.length / SAMPLE))
 }
 
 const [HAS_X, HAS_Y, HAS_Z, HAS_FEED, HAS_S, HAS_MOTION] = [1, 2, 4, 8, 16, 32] as const

@@ -27,10 +27,15 @@ export interface Moves {
   readonly line: Uint32Array
 }
 
-/** Grows by doubling; `done` cuts the columns to their length. */
+/** Grows by doubling where more come than were expected; `done` cuts the columns to their length. */
 export class MoveWriter {
-  columns: Moves = columnsOf(4096)
+  columns: Moves
   private count = 0
+
+  /** @param expected How many there will be, about. */
+  constructor(expected: number) {
+    this.columns = columnsOf(Math.max(64, Math.min(MOST_EXPECTED, expected)))
+  }
 
   /** Makes room for one more and gives its place in the columns. */
   next(): number {
@@ -43,6 +48,9 @@ export class MoveWriter {
     return { ...(Object.fromEntries(KEYS.map((key) => [key, cut(key)])) as unknown as Moves), count: this.count }
   }
 }
+
+/** More are not made room for beforehand. */
+const MOST_EXPECTED = 2_000_000
 
 const KEYS = ['kind', 'x', 'y', 'z', 'centreA', 'centreB', 'plane', 'feed', 'spindle', 's', 'line'] as const
 

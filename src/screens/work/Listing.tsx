@@ -99,6 +99,8 @@ function Line({ number, text, of, chosen, severity, top }: LineProps) {
       aria-setsize={of}
       className={`num absolute left-0 flex min-w-full cursor-pointer items-center gap-2 whitespace-pre pr-3 text-[12px] ${chosen ? 'bg-tape text-ink' : ''}`}
       style={{ top, height: ROW }}
+      // With Shift lines are chosen, not the letters between.
+      onMouseDown={(event) => event.shiftKey && event.preventDefault()}
       onClick={(event) => void (event.shiftKey ? chooseTo(number) : lookAtLine(number))}
     >
       <span className={`h-full w-1 shrink-0 ${severity === undefined ? '' : BAR[severity]}`} aria-hidden />

@@ -8,6 +8,7 @@ import { useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
 import { CameOut } from './CameOut'
 import { machineKey } from './machineKey'
+import { sayTime } from './sayTime'
 import { useProgramTool, type Tool } from './programTool'
 import { programTravel } from './ProgramPlate'
 
@@ -35,7 +36,7 @@ export function HandOutMade(props: {
   const length = sayQuantity(Math.round(made.burntLength), null, units === 'metric' ? 'mm' : 'in')
   const worked: Worked = {
     text: made.text,
-    words: `${length} with the beam on.`,
+    words: `${made.seconds > 0 ? `${sayTime(made.seconds)}, ` : ''}${length} with the beam on.`,
     findings: leavesTravel(made.bounds, programTravel(bench)),
   }
   const prepare = (): Outcome<RunDraft> => {

@@ -176,7 +176,11 @@ function Out({ made, bench }: { readonly made: RefitSummary; readonly bench: Ben
   const beyond = leavesTravel(made.bounds, programTravel(bench))
   const wrong = made.findings.filter((it) => it.severity === 'error')
   const length = sayQuantity(Math.round(made.burntLength), null, units === 'metric' ? 'mm' : 'in')
-  const worked: Worked = { text: made.text, words: `${length} with the beam on.`, findings: [...asked, ...beyond, ...wrong] }
+  const worked: Worked = {
+    text: made.text,
+    words: `${made.seconds > 0 ? `${sayTime(made.seconds)}, ` : ''}${length} with the beam on.`,
+    findings: [...asked, ...beyond, ...wrong],
+  }
   const materials = Object.entries(bench.burns.materials).sort(([, p], [, q]) => p.order - q.order)
   const options = Object.fromEntries([['', 'not said yet'], ...materials.map(([id, it]) => [id, it.name])]) as Record<
     string,

@@ -4,14 +4,14 @@ import { displayUnit, printNumber, sayQuantity, type Finding } from '../../core/
 import { compareProgram, type CompareSummary, type ProgramSummary } from '../../state'
 import { FileButton, Findings, NumberField, Panel, usePlateFrame, useUnits } from '../../ui'
 import { LineLink } from './LineLink'
-import { useProgramTool } from './programTool'
+import { useKept, useProgramTool } from './programTool'
 import { sayTime } from './sayTime'
 
 /** The program that is open, held against another: by what they burn, whatever the order, and by their lines. */
 export function Comparing({ bench, survey }: { readonly bench: Bench; readonly survey: ProgramSummary }) {
   const compared = useProgramTool((it) => it.compared)
-  const [full, setFull] = useState(() => Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
-  const [otherFull, setOther] = useState(full)
+  const [full, setFull] = useKept('compareS', () => Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
+  const [otherFull, setOther] = useKept('compareOtherS', () => full)
   const [said, say] = useState<readonly Finding[]>([])
   const take = async (file: File): Promise<void> => {
     const done = await compareProgram(bench, file, [full, otherFull])

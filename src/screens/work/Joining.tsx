@@ -6,6 +6,7 @@ import { DONE, joinProgram, newId, told, type JoinSummary, type JointAsk, type P
 import { FileButton, Findings, NumberField, Panel, PlainField, SelectOf } from '../../ui'
 import { Earlier, Held, MmField } from './Held'
 import { HandOutMade, useMadeBy } from './MadeProgram'
+import { useKept } from './programTool'
 import { sayTime } from './sayTime'
 
 const MIRRORS = {
@@ -42,8 +43,8 @@ export function Joining({
 }) {
   const { made, keep } = useMadeBy('join', survey, bench)
   const [fullS] = useState(() => Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
-  const [rows, setRows] = useState<readonly Row[]>(() => [rowOf(name, null, fullS, survey)])
-  const [summary, setSummary] = useState<JoinSummary | null>(null)
+  const [rows, setRows] = useKept<readonly Row[]>('join', () => [rowOf(name, null, fullS, survey)])
+  const [summary, setSummary] = useKept<JoinSummary | null>('joined', () => null)
   const [isWorking, setWorking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
   const change = (to: readonly Row[]): void => {

@@ -7,6 +7,7 @@ import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
 import { Held, MmField } from './Held'
 import { LineLink } from './LineLink'
 import { HandOutMade, useMadeBy } from './MadeProgram'
+import { useKept } from './programTool'
 import { programTravel } from './ProgramPlate'
 import { sayTime } from './sayTime'
 
@@ -42,8 +43,8 @@ interface Given {
 /** A program that has the beam’s words already, put right: what is to be other than it is, and what came of it. */
 export function Mending({ bench, survey }: { readonly bench: Bench; readonly survey: ProgramSummary }) {
   const { made, keep } = useMadeBy('mend', survey, bench)
-  const [given, setGiven] = useState(() => givenFor(bench, survey))
-  const [summary, setSummary] = useState<MendSummary | null>(null)
+  const [given, setGiven] = useKept('mend', () => givenFor(bench, survey))
+  const [summary, setSummary] = useKept<MendSummary | null>('mended', () => null)
   const [isWorking, setWorking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
   const set = (part: Partial<Given>): Told => {

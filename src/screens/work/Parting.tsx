@@ -5,18 +5,19 @@ import { DONE, partProgram, told, type PartSummary, type ProgramSummary } from '
 import { Findings, NumberField, Panel, SelectOf } from '../../ui'
 import { MmField } from './Held'
 import { HandOutMade, useMadeBy } from './MadeProgram'
+import { useKept } from './programTool'
 import { sayTime } from './sayTime'
 
 const ORDERS = { own: 'in its own order', quickest: 'in the quickest order' } as const
 
 /** A program parted into islands, so that white between them is not crossed row by row, and joined again. */
 export function Parting({ bench, survey }: { readonly bench: Bench; readonly survey: ProgramSummary }) {
-  const [apart, setApart] = useState(3)
-  const [lead, setLead] = useState(5)
-  const [order, setOrder] = useState<keyof typeof ORDERS>('own')
-  const [fullS, setFullS] = useState(Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
+  const [apart, setApart] = useKept('apart', () => 3)
+  const [lead, setLead] = useKept('lead', () => 5)
+  const [order, setOrder] = useKept<keyof typeof ORDERS>('order', () => 'own')
+  const [fullS, setFullS] = useKept('fullS', () => Math.max(bench.electrical.fullPower.value ?? 1000, survey.highestS))
   const { made, keep } = useMadeBy('part', survey, bench)
-  const [summary, setSummary] = useState<PartSummary | null>(null)
+  const [summary, setSummary] = useKept<PartSummary | null>('parted', () => null)
   const [isWorking, setWorking] = useState(false)
   const [said, say] = useState<readonly Finding[]>([])
   const forget = (): typeof DONE => {

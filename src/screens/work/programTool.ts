@@ -1,5 +1,6 @@
+import { useState } from 'react'
 import { create } from 'zustand'
-import type { CompareSummary, MadeProgram, ProgramSummary } from '../../state'
+import { programFile, type CompareSummary, type MadeProgram, type ProgramSummary } from '../../state'
 
 /** What is done with the program that is open. */
 export const TOOLS = {
@@ -26,7 +27,30 @@ const NOTHING: ToolState = { tool: 'mend', made: null, compared: null }
 
 export const useProgramTool = create<ToolState>()(() => NOTHING)
 
-/** Takes up a tool; what another made is put away. */
+/** Takes up a tool. What the other made is drawn no more; what was typed for it stays. */
 export function takeTool(tool: Tool): void {
   useProgramTool.setState({ tool, made: null, compared: null })
+}
+
+/** What was typed for a program that is open: it stays while another tool, or another sheet, is looked at. */
+const useTyped = create<{ readonly of: File | null; readonly values: Readonly<Record<string, unknown>> }>()(() => ({
+  of: null,
+  values: {},
+}))
+
+/** Like `useState`, kept under a name as long as the program is open. */
+export function useKept<T>(name: string, initial: () => T): readonly [T, (next: T | ((was: T) => T)) => void] {
+  const file = programFile()
+  const typed = useTyped()
+  const [first] = useState(initial)
+  const value = typed.of === file && name in typed.values ? (typed.values[name] as T) : first
+  const set = (next: T | ((was: T) => T)): void => {
+    useTyped.setState((was) => {
+      const values = was.of === file ? was.values : {}
+      const before = name in values ? (values[name] as T) : first
+      const after = typeof next === 'function' ? (next as (was: T) => T)(before) : next
+      return { of: file, values: { ...values, [name]: after } }
+    })
+  }
+  return [value, set]
 }

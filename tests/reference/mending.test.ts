@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { PLAIN_CARD, readProgram, writeProgram, MOVE, type Moves, type Step } from '../../src/core/gcode'
 import { surveyProgram } from '../../src/core/planner'
 import {
+  AS_IT_IS,
   burntApart,
   burntRuns,
   gridOfPuts,
@@ -14,21 +15,10 @@ import {
 } from '../../src/core/refit'
 import { between, seeded, type Random } from '../../src/core/workshop'
 
-const AS_IT_IS: MendWish = {
-  fullS: 1000,
-  scale: 1,
-  waits: 'dark',
-  lead: 0,
-  runOut: 0,
-  onDelay: 0,
-  offDelay: 0,
-  clip: null,
-  zone: null,
-  fit: null,
-}
 const CARD = { ...PLAIN_CARD, decimals: 4, powerDecimals: 1 }
 
-const mend = (text: string, wish: Partial<MendWish> = {}) => mendProgram(readProgram(text).moves, { ...AS_IT_IS, ...wish })
+const mend = (text: string, wish: Partial<MendWish> = {}) =>
+  mendProgram(readProgram(text).moves, { ...AS_IT_IS, fullS: 1000, waits: 'dark', ...wish })
 const written = (steps: Iterable<Step>): string => {
   const made = writeProgram(steps, CARD)
   if (!made.ok) throw new Error(made.findings[0]?.message)

@@ -1,4 +1,4 @@
-import { partOf, type Piece } from './shape'
+import { partOf, sharesAt, type Piece } from './shape'
 
 /** An upright rectangle, mm. */
 export interface Zone {
@@ -65,14 +65,6 @@ function crossings({ from, to, arc }: Piece, { left, right, bottom, top }: Zone)
     if (!(Math.abs(height) < 1)) return []
     const angle = axis === 0 ? Math.acos(height) : Math.asin(height)
     const angles = axis === 0 ? [angle, -angle] : [angle, Math.PI - angle]
-    return angles.flatMap((it) => passes(it, start, arc.swept))
+    return angles.flatMap((it) => sharesAt(it, start, arc.swept))
   })
-}
-
-/** Shares of a sweep at which it passes an angle. */
-function passes(angle: number, start: number, swept: number): readonly number[] {
-  const turn = 2 * Math.PI
-  const way = swept < 0 ? -1 : 1
-  const first = ((((angle - start) * way) % turn) + turn) % turn
-  return [first, first + turn].filter((it) => it > 0 && it < Math.abs(swept)).map((it) => it / Math.abs(swept))
 }

@@ -1,5 +1,5 @@
 import type { Moves, Step } from '../gcode'
-import { mendProgram } from './mending'
+import { AS_IT_IS, mendProgram } from './mending'
 
 /** Where a program is put: mirrored first, then turned about its zero, then moved. Lengths in mm, the turn in degrees counter-clockwise. */
 export interface Put {
@@ -73,18 +73,6 @@ export interface Section {
   readonly before: string
   readonly steps: readonly Step[]
 }
-
-const AS_IT_IS = {
-  scale: 1,
-  waits: 'lit',
-  lead: 0,
-  runOut: 0,
-  onDelay: 0,
-  offDelay: 0,
-  clip: null,
-  zone: null,
-  fit: null,
-} as const
 
 /** Steps that begin with a dark way to where the first is burnt: where the head comes from is another place each time. */
 function fromItsStart(steps: readonly Step[]): readonly Step[] {

@@ -26,6 +26,19 @@ export interface MendWish {
   readonly fit: number | null
 }
 
+/** Nothing is to be put right but the words. */
+export const AS_IT_IS: Omit<MendWish, 'fullS'> = {
+  scale: 1,
+  waits: 'lit',
+  lead: 0,
+  runOut: 0,
+  onDelay: 0,
+  offDelay: 0,
+  clip: null,
+  zone: null,
+  fit: null,
+}
+
 /** What was put right, counted. */
 export interface Mended {
   readonly what: keyof typeof MENDINGS

@@ -60,8 +60,8 @@ export function piecesOf(moves: Moves, i: number, from: Place, level: number, to
   return broken.slice(1).map((it, k) => ({ from: at(broken[k] as number), to: at(it), arc: null }))
 }
 
-/** Shares of a sweep at which it passes an angle. */
-function sharesAt(angle: number, start: number, swept: number): readonly number[] {
+/** Shares of a sweep at which it passes an angle, rad; its beginning is one, its end is not. Valid: any angles. Source: by definition. */
+export function sharesAt(angle: number, start: number, swept: number): readonly number[] {
   const turn = 2 * Math.PI
   const way = swept < 0 ? -1 : 1
   const first = ((((angle - start) * way) % turn) + turn) % turn

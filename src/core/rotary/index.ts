@@ -1,0 +1,6 @@
+export * from './cone'
+export * from './focus'
+export * from './indexing'
+export * from './oneTurn'
+export * from './roundness'
+export * from './turning'

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { PLAIN_CARD, readProgram, sweptAngle, PLANE_AXES, writeProgram, MOVE, type Moves, type Step } from '../../src/core/gcode'
+import { toneAfter, USUAL_LAW } from '../../src/core/burn'
 import { surveyProgram } from '../../src/core/planner'
-import { beamForDepth, lookAtCutter, powerAtDepth, refitForBeam, type BeamWish } from '../../src/core/refit'
+import { beamForDepth, beamForTone, lookAtCutter, powerAtDepth, refitForBeam, type BeamWish } from '../../src/core/refit'
 import { between, seeded, type Random } from '../../src/core/workshop'
 
 const WISH: BeamWish = {
@@ -92,6 +93,18 @@ describe('small programs for a cutter, their beam by hand', () => {
     expect(out.burntLength).toBeCloseTo(10, 9)
     expect(out.changes.map((it) => it.what)).toContain('chorded')
   })
+  it('darker the deeper, by a law of tone: put back into the law, every depth has its share of the way from bare to darkest', () => {
+    const law = { ...USUAL_LAW, bare: 80 }
+    const light = { watts: 5, width: 0.1, feed: 30, shareFor: (it: number) => it }
+    const { power, times } = beamForTone(law, light, 2)
+    const darkest = toneAfter(law, 5 / (30 * 0.1), 30)
+    expect([times, power.powers[0], round(powerAtDepth(power, 2))]).toEqual([1, 0, 1])
+    power.depths.forEach((depth, k) => {
+      const tone = toneAfter(law, (5 * power.powers[k]!) / (30 * 0.1), 30)
+      if (k > 0) expect(tone).toBeCloseTo(80 + ((darkest - 80) * depth) / 2, 1)
+    })
+  })
+
   it('a ramp into a way that is cut whole afterwards is burnt with it, as deep as the deepest; one of its own burns by its depth', () => {
     const power = { depths: [0, 2], powers: [0, 1] }
     const text = 'G0 Z1\nG1 X20 Z-1 F600\nX0\nX20\nX20 Y5\nX20 Y10 Z-2\nG0 Z1'

@@ -1,3 +1,4 @@
+import { doseForTone, toneAfter, type ToneLaw } from '../burn'
 import { requireInRange } from '../units'
 import type { PowerByDepth } from './beam'
 
@@ -47,4 +48,24 @@ export function beamForDepth({ slope, from, most }: LearntDepth, light: DiggingL
   const depths = Array.from({ length: STEPS + 1 }, (_, k) => (deepest * k) / STEPS)
   const powers = depths.map((it) => light.shareFor(Math.min(1, (doseFor(it) * feed * light.width) / light.watts)))
   return { power: { depths, powers }, feed, times }
+}
+
+/**
+ * Powers with which a line is the darker the deeper the cutter went: bare at the surface, the darkest that full power reaches at the deepest, even in L* between.
+ * @param light Its speed must be said. @param deepest mm; more than 0. @throws {RangeError} where speed, depth or light are not more than 0.
+ * Valid: within what the tone curve was learnt over. Source: the inverse of the law of tone; H = P·s/(v·b), handbook of the trade.
+ */
+export function beamForTone(law: ToneLaw, light: DiggingLight & { readonly feed: number }, deepest: number): DugWish {
+  requireInRange('deepest', deepest, Number.MIN_VALUE, 1000, 'mm')
+  requireInRange('feed', light.feed, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s')
+  requireInRange('watts', light.watts, Number.MIN_VALUE, Number.MAX_VALUE, 'W')
+  const { watts, width, feed } = light
+  const darkest = toneAfter(law, watts / (feed * width), feed)
+  const depths = Array.from({ length: STEPS + 1 }, (_, k) => (deepest * k) / STEPS)
+  const powers = depths.map((_, k) => {
+    if (k === 0) return 0
+    const dose = doseForTone(law, law.bare + ((darkest - law.bare) * k) / STEPS, feed)
+    return light.shareFor(dose === null ? 1 : Math.min(1, (dose * feed * width) / watts))
+  })
+  return { power: { depths, powers }, feed, times: 1 }
 }

@@ -14,6 +14,7 @@ const BY_DEPTH = {
   even: 'the same at every depth',
   deeper: 'more the deeper it goes',
   learnt: 'by the depths that are learnt',
+  toned: 'darker the deeper, by the tones that are learnt',
 } as const
 
 /** What is wanted of a cutter's program, as sentences; what cannot be told of it is asked. */
@@ -122,11 +123,13 @@ function Powers(props: {
   const unit = displayUnit('speed', useUnits())
   const { symbol } = unitOf(unit)
   const [first, last] = [wish.power.powers[0] ?? 0.8, wish.power.powers.at(-1) ?? 0.8]
-  const by = wish.power.depths.length > 2 ? 'learnt' : wish.power.depths.length > 1 ? 'deeper' : 'even'
+  const isLearnt = wish.power.depths.length > 2
+  // Tones begin at the bare material: without any power.
+  const by = isLearnt ? (first === 0 ? 'toned' : 'learnt') : wish.power.depths.length > 1 ? 'deeper' : 'even'
   const isByDepth = by === 'deeper'
-  const learn = (id: string): void => {
+  const learn = (id: string, how: 'learnt' | 'toned'): void => {
     setMaterial(id)
-    const found = wishByDepth(bench, id, deepest, null)
+    const found = wishByDepth(bench, id, how === 'toned' ? 'tone' : 'depth', deepest, how === 'toned' ? wish.feed : null)
     say(found.ok ? [] : found.findings)
     if (found.ok) void keep({ ...found.value, passes: 'once' })
   }
@@ -151,8 +154,8 @@ function Powers(props: {
     </Held>
   )
   const setFeed = (feed: number | null): Told => {
-    if (by !== 'learnt') return keep({ feed })
-    const found = wishByDepth(bench, materialId, deepest, feed)
+    if (!isLearnt) return keep({ feed })
+    const found = wishByDepth(bench, materialId, by === 'toned' ? 'tone' : 'depth', deepest, feed)
     return found.ok ? keep(found.value) : found.findings
   }
   return (
@@ -163,10 +166,12 @@ function Powers(props: {
         of={BY_DEPTH}
         value={by}
         choose={(it) =>
-          it === 'learnt' ? learn(materialId) : void set(it === 'even' ? last : Math.min(first, 0.2), it === 'even' ? null : last)
+          it === 'learnt' || it === 'toned'
+            ? learn(materialId, it)
+            : void set(it === 'even' ? last : Math.min(first, 0.2), it === 'even' ? null : last)
         }
       />
-      {by === 'learnt' ? (
+      {isLearnt ? (
         <>
           {' '}
           of{' '}
@@ -174,7 +179,7 @@ function Powers(props: {
             label="Material with learnt depths"
             of={materials}
             value={materialId in materials ? materialId : ''}
-            choose={learn}
+            choose={(id) => learn(id, by === 'toned' ? 'toned' : 'learnt')}
           />
           : from {Math.round(first * 100)} % at the surface to {Math.round(last * 100)} % at the deepest, in{' '}
           {wish.times === 1 ? 'one pass' : `${wish.times} passes`}

@@ -71,12 +71,16 @@ export class Ways {
     const first = new Uint32Array(this.count)
     const size = 2 ** Math.ceil(Math.log2(Math.max(2, 2 * this.count)))
     const table = new Int32Array(size).fill(-1)
+    const hashes = new Uint32Array(this.count)
     for (let i = 0; i < this.count; i++) {
       first[i] = i
       if (this.kind[i] !== WAY.lit || this.wholes.has(i)) continue
-      let slot = this.hashOf(i) & (size - 1)
+      const hash = this.hashOf(i)
+      hashes[i] = hash
+      let slot = hash & (size - 1)
       for (; (table[slot] as number) >= 0; slot = (slot + 1) & (size - 1)) {
-        if (!this.areAlike(table[slot] as number, i)) continue
+        const other = table[slot] as number
+        if (hashes[other] !== hash || !this.areAlike(other, i)) continue
         first[i] = table[slot] as number
         break
       }

@@ -16,7 +16,8 @@ export interface CameOut {
   readonly materialId: string
   /** Share of full power, speed in mm/s and passes that it was burnt with. */
   readonly power: number
-  readonly speed: number
+  /** Null where there are several. */
+  readonly speed: number | null
   readonly passes: number
   readonly outcome: 'good' | 'poor'
   /** mm; null where nobody measured it. */
@@ -35,7 +36,7 @@ export async function noteCameOut(came: CameOut): Promise<Told> {
   const edited = material === undefined ? [] : intoTheBook(bench, came)
   if (!isDone(edited)) return edited
   const deep = came.depth === null ? '' : ` It is ${sayQuantity(came.depth, null, 'mm')} deep.`
-  const how = `${Math.round(came.power * 100)} %, ${sayQuantity(Number(came.speed.toPrecision(4)), null, 'mm/s')}, ${came.passes === 1 ? 'one pass' : `${came.passes} passes`}`
+  const how = `${Math.round(came.power * 100)} %, ${came.speed === null ? 'several speeds' : sayQuantity(Number(came.speed.toPrecision(4)), null, 'mm/s')}, ${came.passes === 1 ? 'one pass' : `${came.passes} passes`}`
   const on = material === undefined ? '' : ` on ${material.name}`
   return keepRecord(
     {
@@ -52,6 +53,8 @@ export async function noteCameOut(came: CameOut): Promise<Told> {
 
 /** A use of the setting that it was burnt with; where its depth was measured and there is none such, a setting of its own. */
 function intoTheBook(bench: Bench, { materialId, power, speed, passes, outcome, depth }: CameOut): Told {
+  // Of several speeds none is what the depth came of.
+  if (speed === null) return []
   const settings = Object.entries(bench.burns.materials[materialId]?.settings ?? {})
   const near = (p: number, q: number): boolean => Math.abs(p - q) <= SAME * Math.max(p, q)
   const isSame = (it: BookSetting): boolean => near(it.power, power) && near(it.speed, speed) && it.passes === passes
@@ -59,7 +62,7 @@ function intoTheBook(bench: Bench, { materialId, power, speed, passes, outcome, 
   const [id, known] = settings.find(([, it]) => isSame(it)) ?? [newId(), null]
   // What is never burnt gets no setting, whatever somebody did.
   const isBurnt = whyNotBurnt(bench.burns.materials[materialId]?.kind ?? '') === null
-  if (known === null && (depth === null || !(speed > 0) || !isBurnt)) return []
+  if (known === null && (depth === null || !isBurnt)) return []
   const order = 1 + Math.max(0, ...settings.map(([, it]) => it.order))
   const setting =
     known ??

@@ -1,17 +1,28 @@
 import * as Comlink from 'comlink'
 import { programsApart, readProgram, writeProgram, type Moves, type OutputCard, type Step } from '../core/gcode'
-import { lineNear, momentOf, planMoves, spanOf, surveyProgram, wayOfLines, type Drawing, type Limits } from '../core/planner'
+import {
+  lineNear,
+  LONGEST_STAND,
+  momentOf,
+  planMoves,
+  spanOf,
+  surveyProgram,
+  wayOfLines,
+  type Drawing,
+  type Limits,
+} from '../core/planner'
 import {
   burntApart,
   burntRuns,
   islandsOfRuns,
   joinedSteps,
   joinPrograms,
+  lightOf,
   lookAtCutter,
   mendProgram,
   refitForBeam,
 } from '../core/refit'
-import { accepted, refused, type Outcome } from '../core/units'
+import { accepted, printNumber, refused, type Outcome } from '../core/units'
 import { decodeText } from '../data/decode'
 import { holdProgram, modesAt, searchIn, type HeldProgram } from './heldProgram'
 import { drawn, type DrawingView, type Drawn } from './programDrawing'
@@ -122,11 +133,17 @@ const api: ProgramWorker = {
 
 /** Steps through a card, and what they come to; they are what is drawn as made. */
 function throughCard(steps: Iterable<Step>, card: OutputCard, limits: Limits | null, isShown = true): Outcome<MadeProgram> {
+  const light = lightOf(steps)
+  if (light.longestDot > LONGEST_STAND) {
+    const message = `A light would stand on one place for ${printNumber(light.longestDot)} s, which sets fire: no more than ${LONGEST_STAND} s. Put the program right first: let waits with the beam on go dark.`
+    return refused('long-dot', message)
+  }
   const written = writeProgram(steps, card)
   if (!written.ok) return written
-  const { drawing, lines, seconds, bounds, burntLength, topBurningSpeed: speed } = surveyProgram(written.value, limits)
+  const { power, speed } = light
+  const { drawing, lines, seconds, bounds, burntLength } = surveyProgram(written.value, limits)
   if (isShown) made = drawing
-  return accepted({ text: written.value, lines, seconds, bounds, burntLength, speed, findings: written.findings })
+  return accepted({ text: written.value, lines, seconds, bounds, burntLength, power, speed, findings: written.findings })
 }
 
 async function movesOf(file: File, { options }: HeldProgram): Promise<Outcome<Moves>> {

@@ -59,8 +59,10 @@ export interface MadeProgram {
   readonly lines: number
   readonly seconds: number
   readonly burntLength: number
-  /** The fastest that it burns, mm/s. */
-  readonly speed: number
+  /** The most of its power, as a share of full power. */
+  readonly power: number
+  /** The speed that it burns at, mm/s; null where there are several. */
+  readonly speed: number | null
   readonly bounds: Bounds | null
   readonly findings: readonly Finding[]
 }

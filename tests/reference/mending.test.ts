@@ -9,7 +9,9 @@ import {
   islandsOfRuns,
   joinedSteps,
   joinPrograms,
+  lightOf,
   mendProgram,
+  runUpFor,
   type MendWish,
   type Put,
 } from '../../src/core/refit'
@@ -119,9 +121,6 @@ describe('a program that is put right', () => {
       { kind: 'line', x: 30, y: 0, feed: 100, power: 0 },
       { kind: 'line', x: 31, y: 0, feed: 100, power: 0 },
     ])
-    // On at 19.5 and 5 ms later at 20; off at 28 and 20 ms later at 30.
-    expect(19.5 + 100 * 0.005).toBe(20)
-    expect(28 + 100 * 0.02).toBe(30)
   })
 
   it('clipped to a zone burns what lies in it, and nothing else, over 300 programs by chance', () => {
@@ -255,4 +254,12 @@ describe('two programs held against one another', () => {
       secondLine: 5,
     })
   })
+})
+
+it('what light is like: its most power, its one speed or none, and how long it stands', () => {
+  const { steps } = mend('F600\nM3 S200\nG1 X5\nS700\nG1 X9\nG4 P6\nM5', { waits: 'lit' })
+  expect(lightOf(steps)).toEqual({ power: 0.7, speed: 10, longestDot: 6 })
+  expect(lightOf(mend('F600\nM3 S200\nG1 X5\nF60\nX9').steps).speed).toBeNull()
+  // 100 mm/s with 1000 mm/s² (handbook of the trade).
+  expect(runUpFor(100, 1000)).toBe(5)
 })

@@ -1,12 +1,14 @@
 import type { Finding } from '../units'
 import { arcCentre } from './arc'
 import { G, LETTER, M } from './codes'
-import { cycleSteps, isCycle, type CycleStep, type CycleWords } from './cycles'
+import { Calls } from './calls'
+import { cycleSteps, isCycle, type CycleStep } from './cycles'
 import { gather } from './findings'
+import { modesOf, NO_CYCLE, startOf, type Modal, type Modes } from './modal'
 import { MOVE, MoveWriter, SPINDLE, type Moves } from './moves'
 import { HAS_AXIS, PLAIN, plainLine } from './plainLine'
-import { emptyBlock, scanner, type Scanner, type Stranger } from './scan'
-import { DEEPEST_CALL, MOST_CARRIED, Subroutines, type Body, type SubroutineWords } from './subroutines'
+import { emptyBlock, scanner, type Stranger } from './scan'
+import type { SubroutineWords } from './subroutines'
 import { GROUP, NONE, Words } from './words'
 
 /** What a program came to: its moves in millimetres and seconds, and everything that was found. */
@@ -41,30 +43,6 @@ export interface ReadOptions {
 const MM_PER_INCH = 25.4
 const PROGRESS_EVERY = 20_000
 
-/** Modal state: what stays in force from line to line. Lengths in mm of the work's coordinates. */
-interface Modal {
-  motion: number
-  plane: 17 | 18 | 19
-  absolute: boolean
-  /** mm for a unit. */
-  unit: number
-  /** mm/s; NaN while none was given. */
-  feed: number
-  s: number
-  spindle: number
-  x: number
-  y: number
-  z: number
-  /** G92's offsets: what is taken from a number to come to the work. */
-  offset: readonly [number, number, number]
-  suspended: readonly [number, number, number]
-  /** What canned cycles keep from line to line, whether they go back to where they began or to R, and how the spindle turned. */
-  cycle: CycleWords
-  toFirst: boolean
-  before: number
-}
-
-const NO_CYCLE: CycleWords = { r: Number.NaN, z: Number.NaN, p: Number.NaN, q: Number.NaN }
 /** More repetitions than this are no row of holes. */
 const MOST_REPEATS = 10_000
 
@@ -80,66 +58,6 @@ export function readProgram(text: string, options: ReadOptions = {}): Program {
   return new ProgramReader(options).read(text)
 }
 
-function startOf(): Modal {
-  return {
-    motion: G.line,
-    plane: 17,
-    absolute: true,
-    unit: 1,
-    feed: Number.NaN,
-    s: 0,
-    spindle: SPINDLE.off,
-    x: 0,
-    y: 0,
-    z: 0,
-    offset: [0, 0, 0],
-    suspended: [0, 0, 0],
-    cycle: NO_CYCLE,
-    toFirst: true,
-    before: SPINDLE.off,
-  }
-}
-
-/** A subroutine that is under way. */
-interface Call {
-  readonly number: number
-  /** The line that called it. */
-  readonly line: number
-  readonly back: Body
-  readonly body: Body
-  times: number
-}
-
-/** What stands in force at a line. Lengths in mm, feed in mm/s. */
-export interface Modes {
-  /** The motion word, such as `G1`. */
-  readonly motion: string
-  readonly plane: 17 | 18 | 19
-  readonly isAbsolute: boolean
-  readonly isInches: boolean
-  /** Null while none was given. */
-  readonly feed: number | null
-  readonly s: number
-  readonly spindle: 'off' | 'clockwise' | 'counter-clockwise'
-  readonly place: readonly [x: number, y: number, z: number]
-  /** What G92 takes from a number to come to the work. */
-  readonly offset: readonly [x: number, y: number, z: number]
-}
-
-function modesOf(modal: Modal): Modes {
-  return {
-    motion: `G${modal.motion / 10}`,
-    plane: modal.plane,
-    isAbsolute: modal.absolute,
-    isInches: modal.unit !== 1,
-    feed: Number.isNaN(modal.feed) ? null : modal.feed,
-    s: modal.s,
-    spindle: (['off', 'clockwise', 'counter-clockwise'] as const)[modal.spindle] ?? 'off',
-    place: [modal.x, modal.y, modal.z],
-    offset: modal.offset,
-  }
-}
-
 /** One reading of a program: the line in hand, its words, what stays in force, and what it has come to so far. */
 class ProgramReader {
   private readonly found = gather()
@@ -150,10 +68,6 @@ class ProgramReader {
   private readonly parameters = new Map<number, number>()
   private readonly plain = plainLine()
 
-  private readonly calls: Call[] = []
-  /** The last line that was about subroutines. */
-  private followed = 0
-
   constructor(private readonly options: ReadOptions) {
     this.words = new Words(this.block, this.found, new Set(options.leaveOut))
   }
@@ -163,7 +77,7 @@ class ProgramReader {
     const { found, block, moves, plain } = this
     const { onProgress, until = Infinity, subroutines } = this.options
     const scan = scanner(text, found, this.parameters, this.options.leaveOut)
-    const subs = subroutines === undefined ? null : new Subroutines(scan.text, subroutines)
+    const calls = subroutines === undefined ? null : new Calls(scan, subroutines, found)
     let lines = 0
     let carried = 0
     let percents = 0
@@ -171,13 +85,10 @@ class ProgramReader {
     let acted = false
     while (!ended && lines !== until) {
       if (++carried % PROGRESS_EVERY === 0 && onProgress?.(lines) === false) break
-      if (subs !== null && carried > MOST_CARRIED) {
-        const message = `More than ${MOST_CARRIED} lines were carried out: its subroutines go round for ever, or far too often.`
-        found.report('error', 'endless', message, Math.max(1, lines), 1)
-        break
-      }
-      if (subs !== null && this.follows(scan, subs)) {
-        lines = this.followed
+      if (calls?.isEndless(carried, lines) === true) break
+      const followed = calls?.follow() ?? 0
+      if (followed > 0) {
+        lines = followed
         acted = true
         continue
       }
@@ -205,52 +116,11 @@ class ProgramReader {
       found.report('error', 'nothing', message, 1, 1)
     } else if (!ended && lines > 0 && until === Infinity)
       found.report('warning', 'no-end', 'The program has no end. Close it with M2 or M30.', lines, 1)
-    const open = this.calls.at(-1)
-    if (open !== undefined && until === Infinity && !ended) {
-      const message = `The subroutine ${open.number} that is called here has no end.`
-      found.report('error', 'no-end-of-subroutine', message, open.line, 1)
-    }
+    if (!ended && until === Infinity) calls?.sayOpen()
     const { findings, count, errors } = found
     const strangers = [...this.words.strangers.values(), ...scan.strangers()].sort((p, q) => q.count - p.count)
     const modes = modesOf(this.modal)
     return { moves: moves.done(), lines, findings, findingCount: count, errorCount: errors, ended, strangers, modes }
-  }
-
-  /** Follows a line that calls, begins or ends a subroutine. @returns False where the next line is an ordinary one. */
-  private follows(scan: Scanner, subs: Subroutines): boolean {
-    const { calls, found } = this
-    const text = scan.peek()
-    const read = text === null ? null : subs.read(text)
-    if (read === null) return false
-    const { line } = scan.place()
-    this.followed = line
-    const wrong = (code: string, message: string): true => {
-      found.report('error', code, message, line, 1)
-      return true
-    }
-    scan.skip()
-    if (read.kind === 'begins') return true
-    if (read.kind === 'ends') {
-      const call = calls.at(-1)
-      if (call === undefined)
-        return wrong('no-call', 'This is the end of a subroutine, and none was called: the program would begin again for ever.')
-      call.times--
-      if (call.times > 0) scan.jump(call.body)
-      else {
-        calls.pop()
-        scan.jump(call.back)
-      }
-      return true
-    }
-    const body = subs.bodyOf(read.number)
-    if (body === undefined)
-      return wrong('no-subroutine', `The program has no subroutine ${read.number}. Add it, or mend the number.`)
-    if (calls.length >= DEEPEST_CALL)
-      return wrong('too-deep', `Subroutines call one another more than ${DEEPEST_CALL} deep here.`)
-    if (read.times === 0) return true
-    calls.push({ number: read.number, line, back: scan.place(), body, times: read.times })
-    scan.jump(body)
-    return true
   }
 
   /** Carries out a line that is plain. @returns False, and nothing is changed, where there is anything to say of it. */

@@ -74,7 +74,7 @@ function zOf({ zLit }: Summary): ProgramVerdict[] {
 }
 
 /** Longer than this no light stands on one place, s: wood burns by then (common practice). */
-const LONGEST_STAND = 5
+export const LONGEST_STAND = 5
 
 function beamOf({ leftOn, endsOn, standing }: Summary): ProgramVerdict[] {
   const isLeft = leftOn !== null || endsOn

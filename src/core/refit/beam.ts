@@ -1,4 +1,5 @@
 import { MOVE, SPINDLE, type Moves, type Step } from '../gcode'
+import { LONGEST_STAND } from '../planner'
 import type { Finding } from '../units'
 import { lengthFromAbove, partOf, piecesOf, type Piece } from './shape'
 import { WAY, Ways } from './ways'
@@ -60,8 +61,6 @@ export interface Refitted {
 
 /** Ways nearer than this are no way, mm. */
 const NO_WAY = 1e-6
-/** Longer than this no light stands on one place, s: wood burns by then (common practice). */
-const LONGEST_DOT = 5
 /** Power may differ by this much from what the depth asks for. */
 const POWER_STEP = 0.02
 const MOST_PARTS = 200
@@ -264,7 +263,7 @@ class Refit {
     if (ways.kind[last] === WAY.dot && Math.hypot(lastX - below.x, lastY - below.y) <= NO_WAY) return
     this.count(wish.dotSeconds > 0 ? 'dotted' : 'leftOut', below.line)
     if (wish.dotSeconds === 0) return
-    const isTooLong = below.waits > LONGEST_DOT
+    const isTooLong = below.waits > LONGEST_STAND
     if (isTooLong && this.longWait === 0) this.longWait = below.line
     const seconds = below.waits > 0 && !isTooLong ? below.waits : wish.dotSeconds
     ways.straight(WAY.dot, below.x, below.y, 0, below.x, below.y, 0, seconds, below.line)
@@ -359,7 +358,7 @@ class Refit {
   private found(noFeed: number): readonly Finding[] {
     const said: Finding[] = []
     if (this.longWait > 0) {
-      const long = `Line ${this.longWait}: a hole waits more than ${LONGEST_DOT} s. The light would stand there, which sets fire: its dot has the seconds that are said here.`
+      const long = `Line ${this.longWait}: a hole waits more than ${LONGEST_STAND} s. The light would stand there, which sets fire: its dot has the seconds that are said here.`
       said.push({ code: 'long-dot', severity: 'warning', message: long, line: this.longWait })
     }
     if (noFeed === 0) return said

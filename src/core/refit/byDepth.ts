@@ -30,6 +30,11 @@ export interface DugWish {
 
 const STEPS = 12
 
+/** Width that a line takes its dose over where nothing says which way it goes, mm. Valid: widths more than 0. Source: geometric mean of both widths of the spot. @example lineWidth(0.08, 0.18) // 0.12 */
+export function lineWidth(x: number, y: number): number {
+  return Math.sqrt(x * y)
+}
+
 /**
  * Power, speed and passes with which lines come to their depths. @param deepest mm; more than 0.
  * @returns Passes as few as will do with no more a pass than was tried; where the wished speed is too fast for the depth, the fastest that is not.

@@ -1,4 +1,5 @@
 import type { Moves, Step } from '../gcode'
+import { requireInRange } from '../units'
 import { fitArcs } from '../work'
 import { partsByZone, type Zone } from './boxes'
 import { lengthFromAbove, partOf, type Piece } from './shape'
@@ -24,6 +25,15 @@ export interface MendWish {
   readonly zone: { readonly box: Zone; readonly power: number; readonly speed: number } | null
   /** Short lines become arcs where they are no further from them than this, mm; null: they stay. */
   readonly fit: number | null
+}
+
+/**
+ * The run-up that a speed needs, mm, up to a tenth. @param speed mm/s. @param acceleration mm/s², more than 0.
+ * @throws {RangeError} where the acceleration is not more than 0. Valid: from rest. Source: v²/2a; handbook of the trade. @example runUpFor(100, 1000) // 5
+ */
+export function runUpFor(speed: number, acceleration: number): number {
+  requireInRange('acceleration', acceleration, Number.MIN_VALUE, Number.MAX_VALUE, 'mm/s²')
+  return Math.ceil(((speed * speed) / (2 * acceleration)) * 10 - 1e-9) / 10
 }
 
 /** Nothing is to be put right but the words. */

@@ -7,9 +7,9 @@ export function CameOut(props: {
   /** What it was called when it left. */
   readonly name: string
   readonly materialId: string
-  /** The most of its power, as a share of full power, its speed in mm/s, and its passes. */
+  /** The most of its power, as a share of full power, its speed in mm/s where it has one, and its passes. */
   readonly power: number
-  readonly speed: number
+  readonly speed: number | null
   readonly passes: number
 }) {
   const { name, ...burnt } = props
@@ -49,7 +49,9 @@ export function CameOut(props: {
         </button>
       </div>
       <p className="pt-1 text-[13px] text-second">
-        It is written down, and counted with the material’s setting of that power and speed.
+        {burnt.speed === null
+          ? 'It is written down. It burns at several speeds: none of them is counted with the material.'
+          : 'It is written down, and counted with the material’s setting of that power and speed.'}
       </p>
       <Findings findings={said} />
     </section>

@@ -90,7 +90,7 @@ export function Joining({
         </button>
       </div>
       <Findings findings={said} />
-      {made !== null && summary !== null && <Joined summary={summary} bench={bench} survey={survey} />}
+      {made !== null && summary !== null && <Joined summary={summary} bench={bench} />}
     </Panel>
   )
 }
@@ -228,8 +228,7 @@ function JointRow(props: {
 }
 
 /** What came of it: as a whole for a file, section by section over a cable. */
-function Joined(props: { readonly summary: JoinSummary; readonly bench: Bench; readonly survey: ProgramSummary }) {
-  const { summary, bench, survey } = props
+function Joined({ summary, bench }: { readonly summary: JoinSummary; readonly bench: Bench }) {
   const { sections } = summary
   const names = Object.fromEntries([
     ['all', 'all of it, with a pause (M0) between'],
@@ -255,7 +254,6 @@ function Joined(props: { readonly summary: JoinSummary; readonly bench: Bench; r
         name={isWhole ? 'joined program' : `joined program, part ${Number(picked) + 1}`}
         made={chosen}
         bench={bench}
-        survey={survey}
         burnWords="Burn it joined"
       />
     </div>

@@ -28,10 +28,9 @@ export function HandOutMade(props: {
   readonly made: MadeProgram
   readonly bench: Bench
   readonly burnWords: string
-  readonly survey: ProgramSummary
   readonly children?: ReactNode
 }) {
-  const { name, made, bench, burnWords, survey, children } = props
+  const { name, made, bench, burnWords, children } = props
   const units = useUnits()
   const length = sayQuantity(Math.round(made.burntLength), null, units === 'metric' ? 'mm' : 'in')
   const worked: Worked = {
@@ -60,13 +59,7 @@ export function HandOutMade(props: {
         stage="work"
         madeOf={programFile}
       />
-      <CameOut
-        name={name}
-        materialId={bench.work.material}
-        power={Math.min(1, survey.highestS / Math.max(1, bench.electrical.fullPower.value ?? survey.highestS))}
-        speed={made.speed}
-        passes={1}
-      />
+      <CameOut name={name} materialId={bench.work.material} power={made.power} speed={made.speed} passes={1} />
     </>
   )
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { machineLimits, type Bench } from '../../core/document'
-import { MENDINGS, type MendWish, type Zone } from '../../core/refit'
+import { MENDINGS, runUpFor, type MendWish, type Zone } from '../../core/refit'
 import { printNumber, sayQuantity, displayUnit, type Finding } from '../../core/units'
 import { delaysOf, DONE, engineOf, mendProgram, told, type MendSummary, type ProgramSummary, type Told } from '../../state'
 import { Findings, NumberField, Panel, SelectOf, useUnits } from '../../ui'
@@ -73,7 +73,7 @@ export function Mending({ bench, survey }: { readonly bench: Bench; readonly sur
       </button>
       <Findings findings={said} />
       {made !== null && summary !== null && (
-        <HandOutMade name="program put right" made={made} bench={bench} survey={survey} burnWords="Burn it put right">
+        <HandOutMade name="program put right" made={made} bench={bench} burnWords="Burn it put right">
           <Done summary={summary} survey={survey} />
         </HandOutMade>
       )}
@@ -221,9 +221,11 @@ function RunUpThatIsNeeded(props: {
   const { bench, survey, take } = props
   const unit = displayUnit('length', useUnits())
   const limits = machineLimits(engineOf(bench))
-  const slowest = Math.min(...(limits?.motors.map((it) => it.acceleration) ?? []))
+  // Of those that move the head across the work.
+  const across = limits?.motors.filter(({ per }) => per[0] !== 0 || per[1] !== 0) ?? []
+  const slowest = Math.min(...across.map((it) => it.acceleration))
   if (!Number.isFinite(slowest) || survey.topBurningSpeed === 0) return null
-  const mm = Math.ceil(((survey.topBurningSpeed * survey.topBurningSpeed) / (2 * slowest)) * 10) / 10
+  const mm = runUpFor(survey.topBurningSpeed, slowest)
   return (
     <>
       {' '}

@@ -65,7 +65,7 @@ export function Parting({ bench, survey }: { readonly bench: Bench; readonly sur
       </button>
       <Findings findings={said} />
       {made !== null && summary !== null && (
-        <HandOutMade name="parted program" made={made} bench={bench} survey={survey} burnWords="Burn it parted">
+        <HandOutMade name="parted program" made={made} bench={bench} burnWords="Burn it parted">
           <Parted survey={survey} made={summary} />
         </HandOutMade>
       )}

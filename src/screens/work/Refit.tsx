@@ -217,7 +217,7 @@ function Out({ made, bench }: { readonly made: RefitSummary; readonly bench: Ben
       <CameOut
         name="program made for the beam"
         materialId={materialId}
-        power={Math.max(...state.wish.power.powers)}
+        power={made.power}
         speed={made.speed}
         passes={state.wish.times}
       />

@@ -1,6 +1,6 @@
 import { curvePoints, shareForLight } from '../../core/calibrate'
 import type { Bench } from '../../core/document'
-import { beamForDepth, beamForTone, type BeamWish } from '../../core/refit'
+import { beamForDepth, beamForTone, lineWidth, type BeamWish } from '../../core/refit'
 import { depthLaw, toneLaw } from '../../core/testcard'
 import { accepted, refused, type Outcome } from '../../core/units'
 import { engineOf } from '../../state'
@@ -34,10 +34,10 @@ export function wishByDepth(
   if (watts.value === null || spotX.value === null || spotY.value === null)
     return refused('no-light', 'Enter the optical power and the spot first: they say what dose a line gets.')
   const curve = engine.value(curvePoints).result
-  // Where no curve was read, light is as commanded; where it was, and not so far down, the least that was read.
+  // Where no curve was read, or not so far down, light is as commanded.
   const shareFor = (light: number): number =>
     light >= 1 || !curve.known ? Math.min(1, light) : (shareForLight(curve.value, light) ?? light)
-  const width = Math.sqrt(spotX.value * spotY.value)
+  const width = lineWidth(spotX.value, spotY.value)
   const light = { watts: watts.value, width, shareFor }
   if (by === 'tone' && tones.known && feed !== null) return accepted(beamForTone(tones.value.law, { ...light, feed }, deepest))
   return law.known ? accepted(beamForDepth(law.value, { ...light, feed }, deepest)) : refused('no-depths', 'Nothing is learnt.')

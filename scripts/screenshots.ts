@@ -77,6 +77,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'burns-tone', act: (page) => open(page, 'burns', 'tone') },
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
+  { name: 'rotary-height', act: (page) => open(page, 'rotary', 'height') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {
     name: 'work-order',

@@ -9,6 +9,7 @@ import { HERON_FOCUS, heronFocus } from './heronFocus'
 import { heronBurns } from './heronBurns'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
+import { heronRotary } from './heronRotary'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import { heronArtwork, heronWork } from './heronWork'
 import type { BenchBundle } from './store'
@@ -170,6 +171,7 @@ export function heron(id = 'heron'): BenchBundle {
     burns: heronBurns(blank.burns),
     work: heronWork(id, blank.work),
     plan: heronPlan(blank.plan),
+    rotary: heronRotary,
     safety: {
       ...blank.safety,
       eyewearDensity: stated(6, '6', 'OD', 0),

@@ -5,6 +5,7 @@ import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
 import { ploverRack } from './ploverCutter'
+import { ploverRotary } from './ploverRotary'
 import { ploverArtwork, ploverBurns, ploverWork } from './ploverWork'
 import type { BenchBundle } from './store'
 
@@ -128,6 +129,7 @@ export function plover(id = 'plover'): BenchBundle {
     },
     burns: ploverBurns(blank.burns),
     work: ploverWork(id, blank.work),
+    rotary: ploverRotary,
     plan: {
       ...blank.plan,
       build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },

@@ -5,6 +5,7 @@ import { controller } from './controller/stage'
 import { motion } from './motion/stage'
 import { plan } from './plan/stage'
 import { power } from './power/stage'
+import { rotary } from './rotary/stage'
 import { work } from './work/stage'
 import { safety } from './safety/stage'
 
@@ -22,11 +23,7 @@ export const STAGES: readonly StageDef[] = [
   beam,
   burns,
   work,
-  later({
-    id: 'rotary',
-    name: 'Rotary',
-    question: 'How does it hold, turn, and stay in focus?',
-  }),
+  rotary,
   later({
     id: 'housing',
     name: 'Housing',

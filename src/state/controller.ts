@@ -67,10 +67,11 @@ export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<
   const listed = new Map(lines.map((it) => [it.key, it]))
   const keyOf = (it: ComparedSetting): string => keys[it.setting.id] ?? it.key
   const known = new Set(settings().map(keyOf))
+  const own = settings().filter((it) => !isRotarys(it))
   const speedUnit = speedUnitOf(settings().flatMap((it) => (it.setting.kind === 'topSpeed' ? (listed.get(keyOf(it)) ?? []) : [])))
   const others = lines.filter((it) => !known.has(it.key)).map((it, order) => [newId(), otherOf(it, order)] as const)
   const take = (before: Bench): Bench =>
-    settings().reduce(
+    own.reduce(
       (next, it) => {
         const line = listed.get(keyOf(it))
         if (line === undefined) {
@@ -104,8 +105,22 @@ export function takeListing(lines: readonly ListedLine[], keys: Readonly<Record<
       message: `The list counts speed in ${speedUnit}: so do the lines that are written from here on.`,
     })
   }
+  if (own.length < settings().length) {
+    findings.push({
+      code: 'rotary-in-place',
+      severity: 'warning',
+      message:
+        'The rotary stands in the place of an axis: what the list says of that axis is the rotary’s, and was not taken over.',
+    })
+  }
   const edited = editBench('the settings read from the machine', take)
   return [...findings, ...edited]
+}
+
+/** Whether a setting is at present that of the rotary, which stands in the place of its axis. */
+function isRotarys({ setting }: ComparedSetting): boolean {
+  const swapped = useBenchStore.getState().bench?.rotary.swap.axis ?? ''
+  return swapped !== '' && setting.axisId === swapped
 }
 
 /** The unit that the lines about speed name, where they name one that a machine may count in. */
@@ -160,6 +175,9 @@ type Came =
  * @returns What stood in the way; empty when all were written and every record was kept.
  */
 export async function writeSettings(ids: readonly string[]): Promise<Told> {
+  const rotarys = settings().find((it) => ids.includes(it.setting.id) && isRotarys(it))
+  if (rotarys !== undefined)
+    return told(`The rotary stands in the place of that axis: put it back on Rotary before ${rotarys.setting.label} is written.`)
   const sent: { readonly it: ComparedSetting; readonly answer: Answer }[] = []
   for (const it of settings().filter(({ setting }) => ids.includes(setting.id))) {
     if (it.wanted === null) continue

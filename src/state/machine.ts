@@ -18,7 +18,7 @@ import {
 import { axisIds, practiceOf, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type { FromAbove, MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec } from '../core/workshop'
+import type { FromAbove, MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec, Turning } from '../core/workshop'
 import type { BedBox, ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
 import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
@@ -372,6 +372,16 @@ export async function meterStandIn(circuit: MeterCircuit, block: string): Promis
 /** Light of the stand-in's head by its power meter; null without a stand-in. */
 export async function lightStandIn(watts: number, share: number | null = null): Promise<Metered | null> {
   return (await open?.standIn?.remote.light(watts, share)) ?? null
+}
+
+/** How far a mark on the stand-in's rotary stands past itself after turning. */
+export async function overrunStandIn(turning: Turning): Promise<Metered | null> {
+  return (await open?.standIn?.remote.overrun(turning)) ?? null
+}
+
+/** What a dial against what the stand-in's rotary turns shows. */
+export async function dialStandIn(angle: number): Promise<Metered | null> {
+  return (await open?.standIn?.remote.dial(angle)) ?? null
 }
 
 /** Reads between two marks with the stand-in's calipers. */

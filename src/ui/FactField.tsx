@@ -17,10 +17,13 @@ export const FactField = memo(function FactField({
   path,
   place = 'given',
   small = false,
+  bare = false,
 }: {
   readonly path: FactPath
   readonly place?: string
   readonly small?: boolean
+  /** Its ± left out: a drawing may have no room for it. */
+  readonly bare?: boolean
 }) {
   const fact = useBenchStore((it) => getAt(shownBench(it), path))
   const label = useBenchStore(({ bench }) => (bench === null ? '' : labelAt(bench, path)))
@@ -35,7 +38,7 @@ export const FactField = memo(function FactField({
       className={`num inline-flex items-baseline ${small ? 'text-[14px]' : 'text-[15px]'}`}
       face={(open) => (
         <>
-          <Shown fact={fact} />
+          <Shown fact={fact} bare={bare} />
           {rejected !== undefined && !open && <span className="ml-1 text-[12px] text-stop">“{rejected}” not accepted</span>}
         </>
       )}
@@ -48,14 +51,14 @@ export const FactField = memo(function FactField({
   )
 })
 
-function Shown({ fact }: { readonly fact: Fact }) {
+function Shown({ fact, bare }: { readonly fact: Fact; readonly bare: boolean }) {
   const { text, unit, plusMinus } = showFact(fact)
   if (text === '') return <span className="origin-assumed text-second">enter{unit === '' ? '' : ` ${unit}`}</span>
   return (
     <span className={`origin-${fact.origin}`}>
       {text}
-      {plusMinus !== null && ` ± ${plusMinus}`}
-      {unit !== '' && `${unit === '°' || unit === '%' ? '' : ' '}${unit}`}
+      {plusMinus !== null && !bare && ` ± ${plusMinus}`}
+      {unit !== '' && !bare && `${unit === '°' || unit === '%' ? '' : ' '}${unit}`}
     </span>
   )
 }

@@ -1,7 +1,9 @@
 import * as Comlink from 'comlink'
 import {
   createStandIn,
+  dialOf,
   drawPractice,
+  drawRotary,
   drawTone,
   fromAbove,
   hiddenTone,
@@ -11,6 +13,7 @@ import {
   mended,
   meterReading,
   openingsOf,
+  overrunOf,
   photograph,
   pluckedSound,
   readBoard,
@@ -30,6 +33,7 @@ import {
   type StandIn,
   type StandInFault,
   type StandInSpec,
+  type Turning,
 } from '../core/workshop'
 
 /** Seconds of the stand-in's clock for one of the wall's; Infinity: at once. */
@@ -85,6 +89,10 @@ export interface WorkshopWorker {
   above(box: BedBox, pitch: number): FromAbove | null
   /** L* of its sheet where nothing was burnt, as a grey card says it; null without a stand-in. */
   bare(): Metered | null
+  /** How far a mark on its rotary stands past itself after turning, mm, by its loupe; null without a stand-in. */
+  overrun(turning: Turning): Metered | null
+  /** What a dial against what its rotary turns shows at an angle, mm; null without a stand-in. */
+  dial(angle: number): Metered | null
   /** Light of its head by its power meter, W; null without a stand-in. */
   light(watts: number, share: number | null): Metered | null
 }
@@ -181,6 +189,14 @@ const api: WorkshopWorker = {
   bare() {
     if (standIn === null) return null
     return { value: Math.round(drawTone(number).bare + 2 * (noise() - 0.5)), u: 1 }
+  },
+  overrun(turning) {
+    const rotary = drawRotary(number)
+    return standIn === null ? null : { value: overrunOf(rotary, turning, noise), u: rotary.loupe }
+  },
+  dial(angle) {
+    const rotary = drawRotary(number)
+    return standIn === null ? null : { value: dialOf(rotary, angle, noise), u: rotary.dial }
   },
   light(watts, share) {
     if (standIn === null) return null

@@ -1,6 +1,7 @@
 import { eachFact, setAt } from '../../src/core/bench'
 import { hasField, placeOf, type Bench } from '../../src/core/document'
 import { KINEMATICS } from '../../src/core/motion'
+import { HOLDINGS } from '../../src/core/rotary'
 import { heron } from '../../src/data/heron'
 import { STAGES } from '../../src/screens/stages'
 import { expect, test } from './driver'
@@ -64,9 +65,16 @@ function variants(): readonly Bench[] {
   const bare = setAt(setAt(bench, 'calibrate.runs', {}), 'calibrate.applied', {})
   const set = (it: Bench, path: string, value: unknown): Bench => setAt(it, path, value)
   const named = (it: Bench, id: string): Bench => ({ ...it, id, name: id })
+  // Every machine holds and drives what it turns in another way.
+  const turning = (it: Bench, k: number): Bench =>
+    set(
+      set(it, 'rotary.holding.chosen', HOLDINGS[k % HOLDINGS.length]),
+      'rotary.turn.drive.chosen',
+      ['direct', 'gears', 'belt', 'ring'][k % 4],
+    )
   const shared = set(set(bare, 'motion.axes.y.drivers.chosen', 'parallel'), 'motion.frame.guides.chosen', 'rails')
   return [
-    ...Object.keys(KINEMATICS).map((it) => named(set(bare, 'motion.kinematics.chosen', it), it)),
+    ...Object.keys(KINEMATICS).map((it, k) => turning(named(set(bare, 'motion.kinematics.chosen', it), it), k)),
     ...['reducedBelt', 'screw', 'rack'].map((it) => named(set(shared, 'motion.axes.x.drive.chosen', it), it)),
   ]
 }

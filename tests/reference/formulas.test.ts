@@ -46,6 +46,20 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'plan.boardPilot',
       'plan.edgeMargin',
     ],
+    ...['rotary.diameter', 'rotary.levelTilt', 'rotary.topLine', 'rotary.focusedLength', 'rotary.straightLength', 'rotary.wall'],
+    ...[
+      'rotary.kerf',
+      'rotary.wantedCup',
+      'rotary.spare',
+      'rotary.seatRoom',
+      'rotary.tipping',
+      'rotary.capacity',
+      'rotary.stationOff',
+      'rotary.plateOverhang',
+    ],
+    ...['rotary.massAlong', 'rotary.massOff', 'rotary.workRoom', 'rotary.sectionsRoom', 'rotary.holdingRoom'],
+    ...['rotary.axisAt', 'rotary.topOver', 'rotary.clearance', 'rotary.floorRoom', 'rotary.alongRoom', 'rotary.levelRoom'],
+    ...['rotary.torque', 'rotary.inertia', 'rotary.grip', 'rotary.slipRoom', 'rotary.slipFrom', 'rotary.turnRatio'],
     ...['plan.barsNeeded', 'plan.guidesNeeded', 'plan.beltHold', 'motion.travelOf', 'motion.motorCurrent'],
     ...[
       'motion.bedRange',
@@ -80,11 +94,21 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ...['testcard.toneSpeed', 'testcard.tonePower', 'testcard.toneExpected', 'testcard.darkestTone', 'testcard.greysTold'],
     ...['testcard.toneRoom', 'testcard.settingTone', 'testcard.settingDepth', 'testcard.depthPasses', 'testcard.depthSpeed'],
     ...['testcard.depthExpected'],
+    ...[
+      'rotary.turnFactor',
+      'rotary.turnStepsOf',
+      'rotary.turnScatter',
+      'rotary.overrunATurn',
+      'rotary.slip',
+      'rotary.overrunLeft',
+    ],
+    ...['rotary.eccentricity', 'rotary.ovality'],
     ...['calibrate.rampWaist', 'calibrate.rampRayleigh', 'calibrate.rampQuality'],
     ...['calibrate.daysLeft', 'calibrate.hoursLeft', 'calibrate.spanScale', 'calibrate.spanSteps'],
     ...['calibrate.steps', 'calibrate.stepsFound', 'calibrate.driveFactor', 'calibrate.sizeErrorNow'],
   ],
   'solved for, or worked along a path or from a table of a standard': [
+    'rotary.ringLength',
     ...['motion.centreDistance', 'motion.windingSpeed', 'motion.crossedBeltLength', 'motion.crossedSlack', 'plan.routedBelt'],
     ...['motion.cornerFocusError', 'motion.cornerSpotGrowth', 'safety.limitWatching', 'safety.limitGlance'],
     ...['electrical.settingFollows', 'electrical.blockVolts', 'electrical.dropRoom', 'electrical.wireAmps'],
@@ -172,6 +196,30 @@ function withDriver(kind: string, facts: Readonly<Record<string, number>>, choic
   )
 }
 
+/** The demo's mug on rollers that a ring of cord drives, its level measured. */
+function rolled(): Bench {
+  const bench = entered(heron().bench, {
+    'rotary.holder.rollerDiameter': 25,
+    'rotary.holder.rollerGap': 62,
+    'rotary.holder.rollerLength': 200,
+    'rotary.stack.rollerHeight': 40,
+    'rotary.stack.levelApart': 60,
+    'rotary.stack.heightDriven': 81.4,
+    'rotary.stack.heightFar': 81.1,
+    'rotary.turn.motorGroove': 12,
+    'rotary.turn.drivenGroove': 40,
+    'rotary.turn.grooveGap': 90,
+  })
+  return setAt(setAt(bench, 'rotary.holding.chosen', 'rollers'), 'rotary.turn.drive.chosen', 'ring')
+}
+
+/** Twenty of something on an indexing plate, and a disc on the shelf that it sits on. */
+function plated(): Bench {
+  const { bench } = heron()
+  const seat = { ...bench.rotary, seat: 'disc', holding: { ...bench.rotary.holding, chosen: 'plate' } } as const
+  return entered({ ...bench, rotary: seat }, { 'rotary.plate.size': 6, 'rotary.plate.from': 30, 'rotary.plate.outer': 160 })
+}
+
 function fenced({ work, ...bench }: Bench): Bench {
   return { ...bench, work: { ...work, placedBy: 'fence', fenceBurnt: 'yes', fenceBurntX: 23, fenceBurntY: 20 } }
 }
@@ -216,6 +264,8 @@ const benches: readonly (readonly [string, Bench])[] = [
     })
     return [it, bench] as const
   }),
+  ['a rotary with rollers, a ring of cord and a level', rolled()],
+  ['an indexing plate', plated()],
   ['a linear source', withDriver('linear', {}, { wants: 'cmos5', fourWire: 'no' })],
   ['a transistor behind a filter', withDriver('transistor', { onAt: 2.5 }, { wants: 'opto', input: 'level' })],
   ['a cooler', setAt(withDriver('ready', {}, {}), 'electrical.cooling.kind.chosen', 'cooler')],

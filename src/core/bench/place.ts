@@ -69,6 +69,7 @@ export function seeing(document: unknown): See {
 function besideOf(see: See, path: Path): SeeBeside {
   const parent = path.slice(0, Math.max(0, path.lastIndexOf('.')))
   return Object.assign((at: Path) => see(at), {
+    at: path,
     keys: see.keys,
     beside: (key: string): unknown => see(parent === '' ? key : `${parent}.${key}`),
   })

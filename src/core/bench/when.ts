@@ -7,6 +7,8 @@ export interface See {
 
 /** The same from one place: `beside` reads what stands next to it. */
 export interface SeeBeside extends See {
+  /** The place that it is asked from. */
+  readonly at: string
   readonly beside: (key: string) => unknown
 }
 

@@ -22,12 +22,13 @@ import { electricalShape } from '../electrical'
 import { benchCardShape } from '../gcode'
 import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
+import { rotaryShape } from '../rotary'
 import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 13
+export const BENCH_VERSION = 14
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -46,6 +47,7 @@ export const benchShape = group({
   optics: opticsShape,
   calibrate: calibrateShape,
   burns: burnsShape,
+  rotary: rotaryShape,
   safety: safetyShape,
   work: workShape,
   plan: planShape,

@@ -4,6 +4,7 @@ import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { lightDomain, opticsDomain } from '../optics'
+import { rotaryDomain } from '../rotary'
 import { bookDomain, safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { testcardDomain } from '../testcard'
@@ -24,6 +25,7 @@ export const DOMAINS: readonly Domain[] = [
   beamDomain,
   burnDomain,
   testcardDomain,
+  rotaryDomain,
   safetyDomain,
   bookDomain,
   workDomain,

@@ -13,6 +13,7 @@ export const DOMAIN_LOADERS = {
   beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
   burn: async () => (await import('../burn/domain')).burnDomain,
   testcard: async () => (await import('../testcard/domain')).testcardDomain,
+  rotary: async () => (await import('../rotary/domain')).rotaryDomain,
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,

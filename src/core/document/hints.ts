@@ -5,6 +5,7 @@ import { controllerHints } from '../controller'
 import { electricalHints } from '../electrical'
 import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
+import { rotaryHints } from '../rotary'
 import { safetyHints } from '../safety'
 import { workHints } from '../work'
 import { planHints } from '../schedule'
@@ -19,6 +20,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...opticsHints,
   ...calibrateHints,
   ...burnHints,
+  ...rotaryHints,
   ...safetyHints,
   ...workHints,
   ...planHints,

@@ -7,6 +7,7 @@ import { outputMigrations } from '../gcode'
 import { motionMigrations } from '../motion'
 import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
+import { rotaryMigrations } from '../rotary'
 import { safetyMigrations } from '../safety'
 import { workMigrations } from '../work'
 import { accepted, refused, type Finding, type Outcome } from '../units'
@@ -23,6 +24,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   burns: burnsMigrations,
   output: outputMigrations,
   plan: planMigrations,
+  rotary: rotaryMigrations,
   safety: safetyMigrations,
   work: workMigrations,
 }

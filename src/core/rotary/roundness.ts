@@ -19,6 +19,8 @@ export interface RoundnessFit {
   /** Standard uncertainties of both, from what the fit leaves. */
   readonly uEccentricity: number
   readonly uOvality: number
+  /** Readings less the five numbers that are fitted. */
+  readonly dof: number
   /** Standard deviation of what is left, mm. */
   readonly scatter: number
 }
@@ -62,6 +64,7 @@ export function fitRoundness(readings: readonly DialReading[]): RoundnessFit {
     longAt: (Math.atan2(d, c) / 2 + Math.PI) % Math.PI,
     uEccentricity: along(1, a, b),
     uOvality: along(3, c, d),
+    dof: readings.length - 5,
     scatter,
   }
 }

@@ -31,6 +31,7 @@ export type Quantity =
   | 'pressure'
   | 'flow'
   | 'angle'
+  | 'angularSpeed'
   | 'temperature'
   | 'temperatureStep'
   | 'thermalResistance'
@@ -189,6 +190,9 @@ export const UNITS = {
   rad: { symbol: 'rad', quantity: 'angle', scale: 1 },
   mrad: { symbol: 'mrad', quantity: 'angle', scale: 1e-3 },
   deg: { symbol: '°', quantity: 'angle', scale: Math.PI / 180, words: ['deg', 'degree', 'degrees'] },
+  'rad/s': { symbol: 'rad/s', quantity: 'angularSpeed', scale: 1 },
+  'deg/s': { symbol: '°/s', quantity: 'angularSpeed', scale: Math.PI / 180, words: ['deg/s'] },
+  'deg/min': { symbol: '°/min', quantity: 'angularSpeed', scale: Math.PI / 10800, words: ['deg/min'] },
   degC: { symbol: '°C', quantity: 'temperature', scale: 1, words: ['c', 'deg c', 'degc', '° c', 'ºc', 'celsius'] },
   degF: {
     symbol: '°F',
@@ -255,6 +259,7 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   pressure: 'Pa',
   flow: 'm3/s',
   angle: 'rad',
+  angularSpeed: 'rad/s',
   temperature: 'degC',
   temperatureStep: 'K',
   thermalResistance: 'K/W',
@@ -276,9 +281,10 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
 
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
-  metric: { angle: 'deg', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
+  metric: { angle: 'deg', angularSpeed: 'deg/min', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
   inch: {
     angle: 'deg',
+    angularSpeed: 'deg/min',
     inertia: 'gcm2',
     massPerLength: 'g/m',
     moneyRate: 'perH',

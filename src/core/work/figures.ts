@@ -1,6 +1,6 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import { learnCut, lightByPower, triesOfMaterial, type CutBench } from '../burn'
-import { curveThreshold, kerf as kerfOfTrial, newestTrial } from '../calibrate'
+import { curveThreshold, kerfByTrial } from '../calibrate'
 import type { MotionBench } from '../motion'
 import { boxOfWay, countOf } from './placing'
 import { burningOf } from './burning'
@@ -72,18 +72,7 @@ export const kerfNow = figure({
   source: 'The mean of both axes of the newest kerf trial; without one, as entered here.',
   doubt: 'nudge',
   work(view): number {
-    const trials = view.rows(({ calibrate }) => calibrate.trials.kerf)
-    const trial = newestTrial({ kerf: trials } as unknown as WorkBench['calibrate']['trials'], 'kerf')
-    if (trial === null) return view.bench.work.kerf
-    const read = (['x', 'y'] as const).flatMap((axis) => {
-      try {
-        return [view.figure(kerfOfTrial, trial, axis)]
-      } catch (error) {
-        if (error instanceof NotYet) return []
-        throw error
-      }
-    })
-    return read.length === 0 ? view.bench.work.kerf : read.reduce((sum, it) => sum + it, 0) / read.length
+    return kerfByTrial(view) ?? view.bench.work.kerf
   },
 })
 

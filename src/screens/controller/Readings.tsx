@@ -19,9 +19,8 @@ import {
   DONE,
   type Told,
 } from '../../state'
-import { Findings, Panel } from '../../ui'
+import { Findings, Panel, ReadingField } from '../../ui'
 import { HandOut } from '../../ui/HandOut'
-import { ReadingField } from './ReadingField'
 
 const GROUPS = [
   { axis: 'x', title: 'Along X' },

@@ -20,13 +20,12 @@ import {
   isStandInThere,
   type Told,
 } from '../../state'
-import { FactField, Findings, Panel, Sentence, StageLink } from '../../ui'
+import { FactField, Findings, Panel, Sentence, StageLink, ReadingField } from '../../ui'
 import { CardEditor } from './CardEditor'
 import { chooseKind, chooseTrial, kindsOf, useInstrument, useTrialShown } from './chosen'
 import { HandOut } from '../../ui/HandOut'
 import { Instruments } from './Instruments'
 import { InstrumentSelect } from './InstrumentSelect'
-import { ReadingField } from './ReadingField'
 
 const BEGIN = (
   <>

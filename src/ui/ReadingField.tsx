@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
-import type { Path } from '../../core/bench'
-import { displayUnit, sayQuantity, unitOf, type Finding } from '../../core/units'
-import { stopEditing, useSession, type Told } from '../../state'
-import { Findings, useUnits } from '../../ui'
+import type { Path } from '../core/bench'
+import { displayUnit, sayQuantity, unitOf, type Finding } from '../core/units'
+import { stopEditing, useSession, type Told } from '../state'
+import { Findings } from './Findings'
+import { useUnits } from './Quantity'
 
 /** One reading of a list that is typed in one go: Enter goes on to the next, Escape puts back what was there. */
 export function ReadingField(props: {

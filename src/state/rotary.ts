@@ -1,6 +1,6 @@
-import { setAt, shownNumber, templateOf, type Path } from '../core/bench'
+import { setAt, shownNumber, templateOf, type Fact, type Path } from '../core/bench'
 import type { Bench } from '../core/document'
-import { keepOffShape, nominalTurn, objectShape, sectionShape, turnSteps, turnStepsOf } from '../core/rotary'
+import { circumference, keepOffShape, nominalTurn, objectShape, sectionShape, turnSteps, turnStepsOf } from '../core/rotary'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { calibrationRedo } from './controller'
@@ -97,4 +97,29 @@ export async function followTurns(runId: string): Promise<Told> {
     [{ id: figure.def.id, args: [runId], same: figure.doubt?.expanded ?? 0 }],
     [],
   )
+}
+
+/** Makes the sheet of the work order the unrolled stretch of the work: once round where the order closes. @returns What stands in the way. */
+export function sheetAsUnrolled(): Told {
+  const { bench } = useBenchStore.getState()
+  const object = bench?.rotary.objects[bench.rotary.inHand]
+  if (bench === null || object === undefined) return told('Say first what is to be turned.')
+  const { workFrom, workTo, workAround } = object
+  const once = shownNumber(engineOf(bench).value(circumference, bench.rotary.inHand).result)
+  const around = bench.rotary.wraps === 'yes' ? once : workAround.value
+  if (workFrom.value === null || workTo.value === null || around === null || workTo.value <= workFrom.value)
+    return told('Say on “Object” from where to where the work goes, and how far around.')
+  const along = workTo.value - workFrom.value
+  const isAlongX = bench.rotary.stack.axisLies.chosen !== 'y'
+  const size = (mm: number): Fact => ({
+    value: Number(mm.toFixed(2)),
+    typed: String(Number(mm.toFixed(2))),
+    typedUnit: 'mm',
+    origin: 'stated',
+    doubt: { kind: 'exact' },
+  })
+  return editBench('the sheet as the unrolled work', (it) => ({
+    ...it,
+    work: { ...it.work, sheetWidth: size(isAlongX ? along : around), sheetHeight: size(isAlongX ? around : along) },
+  }))
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { create } from 'zustand'
 import { shownNumber } from '../core/bench'
-import { axisIds, cardOf, machineLimits, type Bench } from '../core/document'
+import { axisIds, cardOf, machineLimits, wrappedOrder, type Bench } from '../core/document'
 import type { ProgramsApart } from '../core/gcode'
 import { refused, type Finding, type Outcome } from '../core/units'
 import type { FileRow } from '../data'
@@ -178,6 +178,8 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
       path: 'electrical.fullPower',
     })
   }
+  const wrapped = wrappedOrder(engine)
+  if (!wrapped.ok) return wrapped
   const kerf = shownNumber(engine.value(kerfNow).result) ?? work.kerf.value ?? 0
   const toningOf = (pieceId: string, wayId: string) => {
     const { result } = engine.value(pictureTones, pieceId, wayId)
@@ -198,6 +200,7 @@ function askOf(bench: Bench): Outcome<PlanAsk> {
             toning: piece.kind === 'picture' ? toningOf(id, wayId) : null,
           })),
       })),
+      wrapped: wrapped.value,
       sheet: cornerOf(work),
       sheets,
       sequence: work.sequence,

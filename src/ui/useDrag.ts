@@ -8,10 +8,10 @@ export interface Way {
 
 type On<E> = (event: E) => void
 
-interface Drag {
+interface Drag<E extends Element> {
   /** Pressed: the drag begins here. */
-  readonly begin?: On<PointerEvent<SVGElement>>
-  readonly move: (way: Way, event: PointerEvent<SVGElement>) => void
+  readonly begin?: On<PointerEvent<E>>
+  readonly move: (way: Way, event: PointerEvent<E>) => void
   /** Let go: what was moved is kept. */
   readonly drop?: (way: Way) => void
   /** Called off, by Escape or by the browser: what was moved goes back. */
@@ -28,7 +28,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 }
 
 /** Something of a drawing that is dragged by the pointer, moved by the arrow keys, and put back by Escape. */
-export function useDrag({ begin, move, drop, cancel, step }: Drag) {
+export function useDrag<E extends Element = SVGElement>({ begin, move, drop, cancel, step }: Drag<E>) {
   const from = useRef<{ readonly x: number; readonly y: number } | null>(null)
   const wayOf = (event: PointerEvent): Way | null =>
     from.current === null ? null : { dx: event.clientX - from.current.x, dy: event.clientY - from.current.y }
@@ -37,17 +37,17 @@ export function useDrag({ begin, move, drop, cancel, step }: Drag) {
     cancel?.()
   }
   return {
-    onPointerDown: (event: PointerEvent<SVGElement>): void => {
+    onPointerDown: (event: PointerEvent<E>): void => {
       event.stopPropagation()
       event.currentTarget.setPointerCapture(event.pointerId)
       from.current = { x: event.clientX, y: event.clientY }
       begin?.(event)
     },
-    onPointerMove: (event: PointerEvent<SVGElement>): void => {
+    onPointerMove: (event: PointerEvent<E>): void => {
       const way = wayOf(event)
       if (way !== null) move(way, event)
     },
-    onPointerUp: (event: PointerEvent<SVGElement>): void => {
+    onPointerUp: (event: PointerEvent<E>): void => {
       const way = wayOf(event)
       from.current = null
       if (way !== null) drop?.(way)

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import { programsApart, readProgram, writeProgram, type OutputCard, type ProgramsApart } from '../core/gcode'
+import { type RoundAxis, programsApart, readProgram, writeProgram, type OutputCard, type ProgramsApart } from '../core/gcode'
 import { planMoves, surveyProgram, type Bounds } from '../core/planner'
 import { limitsAlong, type Picture, type ScanMachine } from '../core/scan'
 import { refused, type Finding, type Outcome } from '../core/units'
@@ -42,6 +42,7 @@ import {
   type WayToBurn,
   type WorkJob,
 } from '../core/work'
+import { wrapSteps, type WrappedZone } from '../core/rotary'
 import { readArtwork } from '../data/artworkFile'
 import { polygons } from '../data/polygons'
 
@@ -78,6 +79,8 @@ export interface PlanAsk {
   readonly card: OutputCard
   /** Radius of the spot, mm; null while it is not known, or where the light follows the speed. */
   readonly unevenBelow: number | null
+  /** The round thing that the order lies on; null: it is flat. */
+  readonly wrapped: { readonly zone: WrappedZone; readonly round: RoundAxis | null } | null
 }
 
 /** A work order as a program. */
@@ -122,6 +125,8 @@ export interface WorkWorker {
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
 }
 
+/** How near every way on a round thing keeps to the true one, mm. */
+const WRAPPED_WITHIN = 0.01
 /** Ways beyond the travel that are shown, at most. */
 const MOST_BEYOND = 2000
 /** Places that are too dark and are shown, at most. */
@@ -187,9 +192,15 @@ const api: WorkWorker = {
       if (!(error instanceof RangeError)) throw error
       return refused('out-of-range', `The order cannot be planned: ${error.message}.`)
     }
-    const written = writeProgram(planned.steps, ask.card)
+    const steps = ask.wrapped === null ? planned.steps : wrapSteps(planned.steps, ask.wrapped.zone, WRAPPED_WITHIN)
+    const written = writeProgram(steps, ask.card)
     if (!written.ok) return written
-    return programOf(written.value, planned, ask, written.findings)
+    const program = programOf(written.value, planned, ask, written.findings)
+    const round = ask.wrapped?.round ?? null
+    if (round === null || !program.ok) return program
+    // Timed and drawn by what goes along the surface; what leaves has the degrees of its own axis.
+    const turned = writeProgram(steps, ask.card, round)
+    return turned.ok ? { ...program, value: { ...program.value, text: turned.value } } : turned
   },
 }
 

@@ -48,6 +48,10 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
     ],
     ...['rotary.diameter', 'rotary.levelTilt', 'rotary.topLine', 'rotary.focusedLength', 'rotary.straightLength', 'rotary.wall'],
     ...[
+      'work.patternRoom',
+      'work.patternAround',
+      'work.turnedRoom',
+      'work.seamRoom',
       'rotary.kerf',
       'rotary.wantedCup',
       'rotary.spare',
@@ -266,6 +270,7 @@ const benches: readonly (readonly [string, Bench])[] = [
   }),
   ['a rotary with rollers, a ring of cord and a level', rolled()],
   ['an indexing plate', plated()],
+  ['an order round a mug', { ...heron().bench, rotary: { ...heron().bench.rotary, lays: 'round' } }],
   ['a linear source', withDriver('linear', {}, { wants: 'cmos5', fourWire: 'no' })],
   ['a transistor behind a filter', withDriver('transistor', { onAt: 2.5 }, { wants: 'opto', input: 'level' })],
   ['a cooler', setAt(withDriver('ready', {}, {}), 'electrical.cooling.kind.chosen', 'cooler')],

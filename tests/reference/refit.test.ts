@@ -19,7 +19,7 @@ const round = (it: number): number => Math.round(it * 1000) / 1000 + 0
 /** Steps in short: › dark to, a place alone: burnt to, ↻ and ↺: along an arc, •: a dot of so many seconds. */
 const short = (step: Step): string => {
   if (step.kind === 'dot') return `•${step.seconds}`
-  if (step.kind === 'wait' || step.kind === 'remark' || step.kind === 'pause') return step.kind
+  if (step.kind === 'wait' || step.kind === 'remark' || step.kind === 'pause' || step.kind === 'turn') return step.kind
   const to = `${round(step.x)},${round(step.y)}`
   return step.kind === 'rapid' ? `›${to}` : step.kind === 'line' ? to : `${step.clockwise ? '↻' : '↺'}${to}`
 }

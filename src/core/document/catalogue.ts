@@ -8,7 +8,7 @@ import { rotaryDomain } from '../rotary'
 import { bookDomain, safetyDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { testcardDomain } from '../testcard'
-import { workDomain } from '../work'
+import { turnedDomain, workDomain } from '../work'
 import { benchFactSpec, type Bench } from './bench'
 import { judgeDomains } from './domains'
 import { RENAMED_FIGURES } from './renames'
@@ -29,6 +29,7 @@ export const DOMAINS: readonly Domain[] = [
   safetyDomain,
   bookDomain,
   workDomain,
+  turnedDomain,
   scheduleDomain,
 ]
 

@@ -17,6 +17,7 @@ export const DOMAIN_LOADERS = {
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,
+  turned: async () => (await import('../work/turnedDomain')).turnedDomain,
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>
 

@@ -2,6 +2,7 @@ import { accepted, assertNever, type Finding, type Outcome } from '../units'
 import { arcCentre, PLANE_AXES, sweptAngle } from './arc'
 import type { OutputCard } from './card'
 import { readCard } from './readCard'
+import type { RotaryLetter } from './rotaryLetters'
 
 /** What a program is made of. Lengths in mm, speeds in mm/s, power as a share of full power; a z that is not given stays. */
 export type Step =
@@ -21,6 +22,16 @@ export type Step =
   | { readonly kind: 'remark'; readonly text: string }
   /** Somebody does something at the machine, and lets it go on. */
   | { readonly kind: 'pause'; readonly text: string }
+  /** A rotary axis of its own turns, in the dark, to an angle from its zero, rad. */
+  | { readonly kind: 'turn'; readonly letter: RotaryLetter; readonly to: number }
+
+/** A rotary axis that goes round in the place of what is counted along an axis. */
+export interface RoundAxis {
+  readonly instead: 'x' | 'y'
+  readonly letter: RotaryLetter
+  /** Degrees for a millimetre of that axis; more than 0. */
+  readonly degrees: number
+}
 
 export interface ArcStep {
   readonly kind: 'arc'
@@ -50,16 +61,18 @@ const SETTLES = '0.01'
  * card's decimals leave of it, counted from where the rounded program stands; an arc whose rounded ends no longer lie on
  * one circle, or whose sense would change, is written as short lines, and said.
  * @param steps In order, from the origin; gone through twice. @param card As the user edited it; checked again here.
+ * @param round What goes round in the place of an axis: its moves then have degrees, and a feed as the standard counts it: along the
+ * straight axes where one of them moves, else in degrees a minute (NISTIR 6556, 2.1.2.5, from memory).
  * @returns The text with one line feed a line, or why the card cannot be used.
  * @throws never for a step of the kinds that there are.
  * Source: NISTIR 6556, table 8 (order of execution) and 3.5.3 (arcs; both from memory).
  */
-export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<string> {
+export function writeProgram(steps: Iterable<Step>, card: OutputCard, round: RoundAxis | null = null): Outcome<string> {
   const checked = readCard(card)
   if (!checked.ok) return checked
   const refused = powerFindings(steps, card)
   if (refused.length > 0) return { ok: false, findings: refused }
-  const writer = writerOf(card)
+  const writer = writerOf(card, round)
   for (const step of steps) {
     switch (step.kind) {
       case 'rapid':
@@ -68,7 +81,7 @@ export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<s
         break
       case 'line':
         writer.setPower(step.power)
-        writer.straight('G1', writer.placeOf(step), writer.feedWord(step.feed) + writer.powerWord())
+        writer.lit(writer.placeOf(step), step.feed)
         break
       case 'arc':
         writer.setPower(step.power)
@@ -90,6 +103,10 @@ export function writeProgram(steps: Iterable<Step>, card: OutputCard): Outcome<s
         writer.setPower(0)
         // M0 is the standard's own word. Source: NISTIR 6556, 3.6.1 (from memory).
         writer.lines.push(remark(step.text), 'M0')
+        break
+      case 'turn':
+        writer.setPower(0)
+        writer.lines.push(`G0 ${step.letter}${printed((step.to * 180) / Math.PI, 4)}`)
         break
       default:
         assertNever(step)
@@ -155,7 +172,7 @@ export function asCommanded(mm: number, card: Pick<OutputCard, 'units' | 'decima
   return Number((mm / unit).toFixed(card.decimals)) * unit
 }
 
-function writerOf(card: OutputCard) {
+function writerOf(card: OutputCard, round: RoundAxis | null) {
   const unit = unitOfCard(card)
   const lines: string[] = [
     card.units === 'mm' ? 'G21' : 'G20',
@@ -190,11 +207,29 @@ function writerOf(card: OutputCard) {
     return ` ${card.inMove.replaceAll('{power}', printed(state.power * card.fullPower, card.powerDecimals))}`
   }
 
-  function feedWord(feed: number): string {
-    const word = ` F${printed((feed * 60) / unit, Math.max(0, card.decimals - 1))}`
+  /** @param perMinute In the units of the card, or degrees. */
+  function feedOf(perMinute: number): string {
+    const word = ` F${printed(perMinute, Math.max(0, card.decimals - 1))}`
     if (word === state.feed) return ''
     state.feed = word
     return word
+  }
+
+  const feedWord = (feed: number): string => feedOf((feed * 60) / unit)
+
+  /** The feed of a move of which a part goes round: along the straight axes, or in degrees where none of them moves. */
+  function feedOfRound(to: Place, feed: number, { instead, degrees }: RoundAxis): string {
+    const around = instead === 'x' ? 0 : 1
+    const way = to.map((it, axis) => it - state.place[axis as 0 | 1 | 2]) as [number, number, number]
+    const straightWay = Math.hypot(way[1 - around] as number, way[2])
+    const share = straightWay / Math.hypot(way[around], straightWay)
+    return straightWay > 0 ? feedWord(feed * share) : feedOf(feed * 60 * degrees)
+  }
+
+  /** A lit move in a straight line. */
+  function lit(wanted: Place, feed: number): void {
+    const words = round === null ? feedWord(feed) : feedOfRound(rounded(wanted), feed, round)
+    straight('G1', wanted, words + powerWord())
   }
 
   /** Where a step is to end, as wanted; what is printed of it is rounded. */
@@ -208,7 +243,9 @@ function writerOf(card: OutputCard) {
 
   function axesTo(to: Place): string {
     const z = to[2] === state.place[2] ? '' : ` Z${length(to[2])}`
-    return ` X${length(to[0])} Y${length(to[1])}${z}`
+    if (round === null) return ` X${length(to[0])} Y${length(to[1])}${z}`
+    const turned = `${round.letter}${printed(to[round.instead === 'x' ? 0 : 1] * round.degrees, 4)}`
+    return round.instead === 'x' ? ` ${turned} Y${length(to[1])}${z}` : ` X${length(to[0])} ${turned}${z}`
   }
 
   function straight(word: 'G0' | 'G1', wanted: Place, feed: string): void {
@@ -231,11 +268,11 @@ function writerOf(card: OutputCard) {
     const [da, db] = [offset(a), offset(b)]
     const to = rounded(wanted.to)
     const isArc = staysArc(wanted, state.place, to, [Number(da), Number(db)], unit)
-    if (card.arcs === 'lines' || !isArc) {
-      if (card.arcs === 'arcs') state.chorded++
+    if (card.arcs === 'lines' || !isArc || round !== null) {
+      if (card.arcs === 'arcs' && round === null) state.chorded++
       for (const point of chords(wanted, Math.max(10 ** -card.decimals * unit, 0.004) / 2)) {
         const moves = rounded(point).some((it, i) => it !== state.place[i])
-        if (moves) straight('G1', point, feedWord(step.feed) + powerWord())
+        if (moves) lit(point, step.feed)
       }
       state.wanted = wanted.to
       return
@@ -249,7 +286,7 @@ function writerOf(card: OutputCard) {
     state.wanted = wanted.to
   }
 
-  return { lines, setPower, powerWord, feedWord, placeOf, straight, arc, chorded: () => state.chorded }
+  return { lines, setPower, placeOf, straight, lit, arc, chorded: () => state.chorded }
 }
 
 interface ArcEnds {
@@ -277,6 +314,25 @@ function staysArc(wanted: ArcEnds, from: Place, to: Place, [da, db]: readonly [n
 function sweptOf({ from, to, centre, plane, clockwise }: ArcEnds): number {
   const [a, b] = PLANE_AXES[plane]
   return sweptAngle([from[a], from[b]], [to[a], to[b]], [centre[a], centre[b]], clockwise)
+}
+
+/**
+ * Places along an arc in the plane XY, its end last, so that chords keep within a distance of it. @param from Where it begins, mm. @param step The arc. @param within mm; more than 0.
+ * Valid: any arc of that plane. Source: sagitta s = r(1 − cos(α/2)) (handbook of the trade).
+ */
+export function chordsOfArc(
+  [x, y]: readonly [x: number, y: number],
+  step: ArcStep,
+  within: number,
+): readonly (readonly [x: number, y: number])[] {
+  const ends: ArcEnds = {
+    from: [x, y, 0],
+    to: [step.x, step.y, 0],
+    centre: [step.centreX, step.centreY, 0],
+    plane: 17,
+    clockwise: step.clockwise,
+  }
+  return [...chords(ends, within)].map(([px, py]) => [px, py] as const)
 }
 
 /** Points along an arc, its end last, so that chords keep within a distance of it. */

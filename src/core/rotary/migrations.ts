@@ -63,6 +63,10 @@ export const rotaryMigrations: readonly Migration[] = [
         standsFor: thenChosen('y', ['x', 'own']),
       },
       holders: {},
+      lays: 'flat',
+      wraps: 'no',
+      letter: 'A',
+      onStations: '',
       seat: '',
       make: {
         clearance: thenGuess(0.2, '0.2', 'mm'),

@@ -14,6 +14,7 @@ import {
   type See,
   type SeeBeside,
 } from '../bench'
+import { ROTARY_LETTERS } from '../gcode'
 import { HOLDER_KINDS } from './holderKinds'
 
 /** How a round thing may be held. */
@@ -341,6 +342,12 @@ export const rotaryShape = group(
     ),
     /** The shelf: parts that were made, and those that are wanted. */
     holders: many(holderShape, { placed: { part: 'holders' }, label: ({ label, thing }) => `${label}, ${thing.name}` }),
+    /** Whether the work order is flat, or lies round the object in hand; whether it goes all the way round; the letter of an axis of its own. */
+    lays: word(['flat', 'round'] as const, 'flat'),
+    wraps: word(['no', 'yes'] as const, 'no'),
+    letter: word(ROTARY_LETTERS, 'A'),
+    /** Stations of the plate that are burnt, as typed; empty: all. */
+    onStations: text(0, 200, ''),
     /** Id of the part that the object in hand sits on; empty: nobody has said. */
     seat: text(0, 40, ''),
     make: group(

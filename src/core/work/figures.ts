@@ -76,8 +76,8 @@ export const kerfNow = figure({
   },
 })
 
-/** Edges of all that is burnt on the sheet, mm. */
-function burntBox(view: View<WorkBench>) {
+/** Edges of all that is burnt on the sheet, mm. @throws {NotYet} while there is nothing. */
+export function burntBox(view: View<WorkBench>) {
   const boxes = burntOf(view).map(({ piece, way }) => boxOfWay(piece, way))
   return {
     left: Math.min(...boxes.map((it) => it.left)),

@@ -13,6 +13,7 @@ import {
 import { engineOf, useBenchStore } from '../../state'
 import { ChoiceField, FactField, FigureRow, Panel, Sentence, Side } from '../../ui'
 import { HolderSheets } from './HolderSheets'
+import { StationsOut } from './StationsOut'
 
 /** The indexing plate as a part to cut. */
 export function StationsPlate() {
@@ -57,6 +58,7 @@ export function StationsGiven() {
           <FactField path="rotary.plate.load" />, turning on and coming to rest <FactField path="rotary.plate.settle" />.
         </Sentence>
       </Panel>
+      <StationsOut />
     </div>
   )
 }

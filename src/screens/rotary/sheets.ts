@@ -11,6 +11,8 @@ import { StationsGiven, StationsPlate, StationsSide } from './PlateOfStations'
 import { RunGiven } from './RunGiven'
 import { RunPlate } from './RunPlate'
 import { RunSide } from './RunSide'
+import { UnrolledGiven, UnrolledSide } from './Unrolled'
+import { UnrolledPlate } from './UnrolledPlate'
 import { TurningGiven } from './TurningGiven'
 import { TurningPlate } from './TurningPlate'
 import { TurningSide } from './TurningSide'
@@ -23,5 +25,6 @@ export const sheets = {
   turning: { plate: TurningPlate, given: TurningGiven, side: TurningSide },
   holders: { plate: HoldersPlate, given: HoldersGiven, side: HoldersSide },
   plate: { plate: StationsPlate, given: StationsGiven, side: StationsSide },
+  unrolled: { plate: UnrolledPlate, given: UnrolledGiven, side: UnrolledSide },
   run: { plate: RunPlate, given: RunGiven, side: RunSide },
 }

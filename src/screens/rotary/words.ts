@@ -23,6 +23,10 @@ export const words = {
     question: 'Which disc fits, and which must be cut?',
     about: 'The sheets as they will be cut, the kerf counted and every part marked with its size.',
   },
+  unrolled: {
+    question: 'How does the order lie on the object, and does it close?',
+    about: 'The object as it turns, with what the order burns on it, each line in its place on the surface.',
+  },
   plate: {
     question: 'How many fit round the plate, and how long do they take?',
     about: 'The plate as it will be cut: stations clockwise from the line of station 1, three holes for pins.',

@@ -9,7 +9,7 @@ export const work = stage({
     { id: 'program', name: 'Program' },
     { id: 'refit', name: 'From a cutter' },
   ],
-  domains: ['motion', 'optics', 'calibrate', 'trials', 'beam', 'burn', 'testcard', 'work'],
+  domains: ['motion', 'optics', 'calibrate', 'trials', 'beam', 'burn', 'testcard', 'work', 'turned'],
   words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

@@ -1,0 +1,99 @@
+import { heron } from '../../src/data/heron'
+import { plover } from '../../src/data/plover'
+import { expect, test } from './driver'
+import { MachineDriver } from './machineDriver'
+
+const PLOT = `<svg xmlns="http://www.w3.org/2000/svg" width="24mm" height="60mm" viewBox="0 0 24 60">
+<path d="M2 6H22V54H2Z M6 12L18 30L6 48" fill="none" stroke="#1d4e89" stroke-width="0.1"/></svg>`
+const artwork = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
+
+test('a mug is held on a disc from the shelf, set in the place of Y, burnt, and Y is put back as it was', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(240_000)
+  const machine = new MachineDriver(page, bench)
+  const demo = heron()
+  await bench.put({ ...demo, bench: { ...demo.bench, work: { ...demo.bench.work, pieces: {} } } })
+  await bench.openStage('heron', 'controller', 'settings')
+  await machine.connect(41)
+
+  // The shelf is looked at before anything is cut; what is wanted lies on a sheet.
+  await bench.openStage('heron', 'rotary', 'holders')
+  await expect(page.locator('[data-holder="fits"]')).toContainText('This one fits “Enamel mug”')
+  await expect(page.locator('[data-holder="narrow"]')).toContainText('Loose on “Enamel mug”')
+  await bench.expectMark('It goes on Disc for the mugs', 'good')
+  await page.getByRole('button', { name: 'Disc for a bore' }).click()
+  await expect(page.getByRole('figure')).toContainText('2 parts')
+  // A disc that is too wide is stopped where the head would hit it, and comes back by undo.
+  await bench.type('rotary.holder.discDiameter', '148')
+  await bench.type('rotary.objects.mug.workFrom', '8')
+  await bench.openStage('heron', 'rotary', 'height')
+  await bench.expectMark('The head may hit the disc or the jaws', 'stop')
+  await bench.undo()
+  await bench.undo()
+  await bench.expectMark('The head clears the disc or the jaws', 'good')
+
+  // The order lies round the mug.
+  await bench.part('Unrolled')
+  await page.getByLabel('How the order lies').selectOption('lies round the object in hand')
+  await page.getByRole('button', { name: 'Make the sheet as large as the work' }).click()
+  await bench.openStage('heron', 'work', 'order')
+  await page.getByLabel('Artwork file').setInputFiles(artwork('plot.svg', PLOT))
+  await page.getByLabel(/What is done with .* of plot/).selectOption('is marked along its lines')
+  await bench.expectMark('The machine is not set for the rotary', 'stop')
+  await bench.openStage('heron', 'rotary', 'unrolled')
+  await expect(page.locator('[data-turning]')).not.toHaveAttribute('data-turning', '0', { timeout: 30_000 })
+  await bench.expectMark('The order fits around the object', 'good')
+  const turning = page.getByRole('slider', { name: 'Turn Enamel mug' })
+  const before = await turning.getAttribute('aria-valuenow')
+  await turning.press('ArrowRight')
+  await expect(turning).not.toHaveAttribute('aria-valuenow', before ?? '')
+
+  // Settings in, read back; meanwhile it stands on the route; burnt; settings back, with proof.
+  await bench.part('Turns and settings')
+  await page.getByRole('button', { name: 'Write them for Y, and read them back' }).click()
+  await expect(page.getByRole('button', { name: 'Put Y back, and read it again' })).toBeVisible({ timeout: 30_000 })
+  await bench.expectMark('The rotary is in the place of Y', 'look')
+  await bench.openStage('heron', 'work', 'order')
+  await bench.expectMark('Order and machine agree', 'good')
+  await machine.burn('Burn the order')
+  await machine.takeCautions()
+  await expect(page.getByText('Burnt: work order')).toBeVisible({ timeout: 60_000 })
+  await bench.openStage('heron', 'rotary', 'run')
+  await page.getByRole('button', { name: 'Put Y back, and read it again' }).click()
+  await expect(page.getByRole('button', { name: 'Write them for Y, and read them back' })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('Y put back after the rotary')).toBeVisible()
+  await expect(page.getByText('All of it reads back.').last()).toBeVisible()
+})
+
+test('twenty handles go round an indexing plate: it is cut as a part, some stations are burnt, the head waits between', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(180_000)
+  const machine = new MachineDriver(page, bench)
+  const demo = plover()
+  // Its full power word was read: no share of a guess leaves.
+  const fullPower = { ...demo.bench.electrical.fullPower, origin: 'measured', doubt: { kind: 'exact' } } as const
+  await bench.put({ ...demo, bench: { ...demo.bench, electrical: { ...demo.bench.electrical, fullPower } } })
+  await bench.openStage('plover', 'rotary', 'plate')
+  await bench.expectMark('The stations fit on the plate', 'good')
+  await bench.expectFigure('From station to station', '18')
+  // More than fit are stopped, in the plate and where it would be cut.
+  await bench.type('rotary.plate.stations', '24')
+  await bench.expectMark('The stations overlap', 'stop')
+  await expect(page.getByText('24 stations overlap')).toBeHidden()
+  await bench.undo()
+  await page.getByLabel('Stations to burn').fill('1-3, 20')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('4 of 20 stations: 1, 2, 3, 20.')).toBeVisible({ timeout: 60_000 })
+  await page.getByLabel('Stations to burn').fill('21')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('“21”: the plate has stations 1 to 20.')).toBeVisible()
+  await page.getByLabel('Stations to burn').fill('1-3, 20')
+  await page.keyboard.press('Enter')
+  const program = await machine.takeProgram(true)
+  expect(program.match(/^M0$/gm)).toHaveLength(3)
+  expect(program).toContain('Turn to station 20, 342 degrees from station 1')
+})

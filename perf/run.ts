@@ -11,6 +11,7 @@ import { FIRST_PICTURE_KB, scriptBeforeFirstPicture } from '../scripts/firstPict
 import { serveBuild } from '../scripts/serveBuild'
 import { longestPartsTask } from './parts'
 import { timeConversion, timeProgram, timeViewer } from './program'
+import { longestTurningTask } from './turning'
 import { timeScale } from './scale'
 import { heron } from '../src/data/heron'
 import { plover } from '../src/data/plover'
@@ -54,6 +55,7 @@ const swept = Math.max(sweptShare(heron()), sweptShare(plover()))
 const tour = tourShare(500)
 const nesting = nestingShare()
 const orderTask = await longestOrderTask(3)
+const turningTask = await longestTurningTask(3)
 const partsTask = await longestPartsTask(5)
 const scale = timeScale(15)
 const edit = await timeEdits(15)
@@ -183,6 +185,12 @@ const rows: readonly Row[] = [
     ratio: orderTask / 50,
     atMost: 1,
     detail: `${Math.round(orderTask)} ms, median of 3 visits; 0: none over 50 ms`,
+  },
+  {
+    what: 'longest task of the page while an object with its order on it is turned, to 50 ms',
+    ratio: turningTask / 50,
+    atMost: 1,
+    detail: `${Math.round(turningTask)} ms, median of 3 visits; 0: none over 50 ms`,
   },
   {
     what: 'longest task of the page while 10,000 parts are taken from a file, to 50 ms',

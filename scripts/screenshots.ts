@@ -2,7 +2,9 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { CHROMIUM } from './chromium'
 import { fixDate } from './fixDate'
+import { putBench } from './putBench'
 import { serveBuild } from './serveBuild'
+import { heron } from '../src/data/heron'
 
 const { home, close } = await serveBuild()
 const browser = await chromium.launch(CHROMIUM)
@@ -25,6 +27,46 @@ async function open(page: Page, stage: string, part: string): Promise<void> {
 async function openPlan(page: Page, part: string): Promise<void> {
   await fixDate(page, '2026-11-24T18:30:00')
   await open(page, 'plan', part)
+}
+
+/** The mug with a band of leaves on it, taken in as artwork; the demo's own order is put aside. */
+async function openUnrolled(page: Page): Promise<void> {
+  const { bench, ...rest } = heron()
+  const rotary = { ...bench.rotary, lays: 'round', objects: withWork(bench.rotary.objects, '240') } as const
+  await page.addInitScript('globalThis.__name = (it) => it')
+  await page.goto(home)
+  await putBench(page, { ...rest, bench: { ...bench, rotary, work: { ...bench.work, pieces: {} } } })
+  await page.goto(`${home}bench/heron/rotary/unrolled`)
+  await page.getByRole('button', { name: 'Make the sheet as large as the work' }).click()
+  await page.goto(`${home}bench/heron/work/order`)
+  await page
+    .getByLabel('Artwork file')
+    .setInputFiles({ name: 'band.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(bandOfLeaves()) })
+  await page.getByLabel(/What is done with .* of band/).selectOption('is marked along its lines')
+  await page.waitForTimeout(1500)
+  await page.goto(`${home}bench/heron/rotary/unrolled`)
+  await page.locator('[data-turning]:not([data-turning="0"])').waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(500)
+}
+
+function withWork(objects: ReturnType<typeof heron>['bench']['rotary']['objects'], around: string): typeof objects {
+  return Object.fromEntries(
+    Object.entries(objects).map(([id, it]) => [
+      id,
+      { ...it, workAround: { ...it.workAround, value: Number(around), typed: around } },
+    ]),
+  )
+}
+
+/** Leaves on a stem, all around: drawn for this picture. */
+function bandOfLeaves(): string {
+  const leaves = Array.from({ length: 24 }, (_, k) => {
+    const y = 6 + 9.5 * k
+    const side = k % 2 === 0 ? 1 : -1
+    const [tip, belly] = [15 + side * 12, 15 + side * 6]
+    return `M15 ${y}C${belly} ${y - 5} ${tip - side * 2} ${y - 1} ${tip} ${y + 6}C${belly} ${y + 7} ${15 + side} ${y + 5} 15 ${y}M15 ${y}L${tip - side * 3} ${y + 5}`
+  })
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="30mm" height="238mm" viewBox="0 0 30 238"><path d="M15 2V236${leaves.join('')}" fill="none" stroke="#1d4e89" stroke-width="0.1"/></svg>`
 }
 
 interface Shot {
@@ -78,6 +120,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'burns-tone', act: (page) => open(page, 'burns', 'tone') },
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'rotary-height', act: (page) => open(page, 'rotary', 'height') },
+  { name: 'rotary-unrolled', act: openUnrolled },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {
     name: 'work-order',

@@ -1,6 +1,7 @@
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { wrappedOrder, type Bench, type WrappedOrder } from '../../core/document'
 import type { WrappedZone } from '../../core/rotary'
+import { sayQuantity } from '../../core/units'
 import { engineOf, useBenchStore, useKeptPlan, useWorkPlan, type PlannedProgram } from '../../state'
 import { StageLink, useDrag } from '../../ui'
 import { radiusOf, seenOf, type Seen } from './seen'
@@ -79,6 +80,11 @@ function Turning(props: {
   const around = sheetAround(bench)
   const outline = useMemo(() => (zone === null ? null : zoneOutline(zone, start, around)), [zone, start, around])
   const scale = useRef(1)
+  const { units } = bench
+  const sayLength = useCallback(
+    (mm: number): string => sayQuantity(Number(mm.toFixed(1)), null, units === 'metric' ? 'mm' : 'in'),
+    [units],
+  )
   const drag = useDrag<HTMLCanvasElement>({
     move: ({ dy, dx }) => setSpin(from.current - (dy - dx * 0.4) / (scale.current * Math.max(5, seen.widest / 2))),
     drop: () => (from.current = spin),
@@ -99,10 +105,10 @@ function Turning(props: {
     const node = canvas.current
     if (node === null || size.width === 0) return undefined
     const frame = requestAnimationFrame(() => {
-      scale.current = draw(node, size, { ...FROM, spin }, { seen, track, outline })
+      scale.current = draw(node, size, { ...FROM, spin }, { seen, track, outline, sayLength })
     })
     return () => cancelAnimationFrame(frame)
-  }, [size, spin, seen, track, outline])
+  }, [size, spin, seen, track, outline, sayLength])
   const degrees = Math.round((((spin * 180) / Math.PI) % 360) + 360) % 360
   return (
     <canvas
@@ -133,10 +139,14 @@ function sheetAround({ work, rotary }: Bench): number {
   return (rotary.stack.axisLies.chosen === 'y' ? work.sheetWidth.value : work.sheetHeight.value) ?? 0
 }
 
+/** Lengths are drawn in the bench’s own unit. */
+type SayLength = (mm: number) => string
+
 interface Drawn {
   readonly seen: Seen
   readonly track: WrappedTrack | null
   readonly outline: readonly (readonly [along: number, turn: number])[] | null
+  readonly sayLength: SayLength
 }
 
 /** Draws the object; what is seen in full, what lies behind it pale. @returns px for a millimetre. */
@@ -153,7 +163,7 @@ function draw(
   if (pen === null) return 1
   const { seen } = what
   const box = extentOf(seen, look)
-  const scale = Math.min((size.width - 60) / (box.right - box.left), (size.height - 40) / (box.top - box.bottom))
+  const scale = Math.min((size.width - 60) / (box.right - box.left), (size.height - 96) / (box.top - box.bottom))
   const [ox, oy] = [size.width / 2 - ((box.left + box.right) / 2) * scale, size.height / 2 + ((box.top + box.bottom) / 2) * scale]
   const css = getComputedStyle(node)
   const ink = (name: string): string => css.getPropertyValue(`--${name}`).trim()
@@ -195,7 +205,7 @@ function draw(
   for (const side of silhouettes(seen, look)) line(side, () => true)
   handle(seen, look, pen, x, y, ink)
   // The unrolled stretch, and what is burnt on it.
-  const { outline, track } = what
+  const { outline, track, sayLength } = what
   if (outline !== null) {
     const shown = outline.map(([at, turn]) => projected(at, turn, radiusOf(seen, at), look))
     pen.strokeStyle = ink('second')
@@ -205,10 +215,46 @@ function draw(
     pen.setLineDash([])
   }
   if (track !== null) burn(track, seen, look, pen, x, y, ink('ember'))
+  const sides = silhouettes(seen, look)
+  dimension(sides[1] ?? [], sayLength(seen.length), pen, x, y, ink('ink'))
   return scale
 }
 
 type At = (it: Shown) => number
+
+/** A dimension line beside a side of the object, with its length in the gap. */
+function dimension(side: readonly Shown[], words: string, pen: CanvasRenderingContext2D, x: At, y: At, colour: string): void {
+  const [from, to] = [side[0], side.at(-1)]
+  if (from === undefined || to === undefined) return
+  const OFF = 30
+  const [ax, bx] = [x(from), x(to)]
+  const low = Math.max(y(from), y(to)) + OFF
+  // Along the axis as it runs on the screen, clear of both ends.
+  const slope = (y(to) - y(from)) / (bx - ax)
+  const [ay, by] = [low - Math.max(0, slope * (bx - ax)), low - Math.max(0, -slope * (bx - ax))]
+  const [mx, my] = [(ax + bx) / 2, (ay + by) / 2]
+  pen.strokeStyle = colour
+  pen.fillStyle = colour
+  pen.lineWidth = 0.8
+  pen.font = `13px ${getComputedStyle(document.body).getPropertyValue('--font-mono') || 'monospace'}`
+  pen.textAlign = 'center'
+  const half = pen.measureText(words).width / 2 + 6
+  const share = half / Math.hypot(bx - ax, by - ay)
+  pen.beginPath()
+  for (const [px, py, line] of [
+    [ax, y(from), ay],
+    [bx, y(to), by],
+  ] as const) {
+    pen.moveTo(px, py + 4)
+    pen.lineTo(px, line + 6)
+  }
+  pen.moveTo(ax, ay)
+  pen.lineTo(mx - (bx - ax) * share, my - (by - ay) * share)
+  pen.moveTo(mx + (bx - ax) * share, my + (by - ay) * share)
+  pen.lineTo(bx, by)
+  pen.stroke()
+  pen.fillText(words, mx, my + 4)
+}
 
 /** A handle from where it sits to its tip, at both its ends. */
 function handle(seen: Seen, look: Look, pen: CanvasRenderingContext2D, x: At, y: At, ink: (name: string) => string): void {

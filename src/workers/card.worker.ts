@@ -2,7 +2,8 @@ import * as Comlink from 'comlink'
 import jsqr from 'jsqr'
 import type { CardShape } from '../core/burn'
 import { readTestCard, straightCard, type CardRead, type Picture } from '../core/testcard'
-import { refused, type Finding, type Outcome } from '../core/units'
+import type { Finding, Outcome } from '../core/units'
+import { decodePicture } from './decodePicture'
 
 /** A card that was read, and how it looks straight on. */
 export interface CardSeen extends CardRead {
@@ -20,27 +21,10 @@ const MOST = 12_000_000
 /** Pixels to a millimetre of the card as seen straight on. */
 const SHOWN = 8
 
-/** Decodes a picture, turned as its file says, made smaller where it is huge. */
-async function decode(file: Blob): Promise<Outcome<Picture>> {
-  try {
-    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
-    const scale = Math.min(1, Math.sqrt(MOST / (bitmap.width * bitmap.height)))
-    const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)]
-    const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
-    if (context === null)
-      return refused('no-canvas', 'This browser cannot take pictures apart. Use a current one, or read the card by eye.')
-    context.drawImage(bitmap, 0, 0, width, height)
-    bitmap.close()
-    return { ok: true, value: { width, height, data: context.getImageData(0, 0, width, height).data }, findings: [] }
-  } catch {
-    return refused('no-picture', 'The file is no picture that this browser can show. Take a PNG, JPEG or WebP.')
-  }
-}
-
 const api: CardWorker = {
   async read(source, card, bareTone) {
     const picture: Outcome<Picture> =
-      source instanceof Blob ? await decode(source) : { ok: true, value: source, findings: [] as Finding[] }
+      source instanceof Blob ? await decodePicture(source, MOST) : { ok: true, value: source, findings: [] as Finding[] }
     if (!picture.ok) return picture
     const read = readTestCard(picture.value, card, bareTone, (grey, side) => jsqr(grey, side, side)?.data ?? null)
     if (!read.ok) return read

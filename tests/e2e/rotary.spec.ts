@@ -97,3 +97,59 @@ test('twenty handles go round an indexing plate: it is cut as a part, some stati
   expect(program.match(/^M0$/gm)).toHaveLength(3)
   expect(program).toContain('Turn to station 20, 342 degrees from station 1')
 })
+
+test('on an empty bench something is named, traced from a picture, measured and held, taken away and back', async ({
+  bench,
+  page,
+}) => {
+  await bench.startEmpty('Turner')
+  await page
+    .getByRole('navigation', { name: 'Route' })
+    .getByRole('link', { name: /Rotary/ })
+    .click()
+  await expect(page.getByText('What is to be turned: a mug, a bottle, a tool handle?')).toBeVisible()
+  await page.getByLabel('What is to be turned').fill('Watering rose')
+  await page.getByRole('button', { name: 'Add this object' }).click()
+  await expect(page.getByText('Watering rose is drawn as soon as')).toBeVisible()
+  // A tapered side, drawn here: 400 px long, 120 px wide at one end and 200 px at the other.
+  const picture = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 560
+    canvas.height = 360
+    const pen = canvas.getContext('2d')
+    if (pen === null) throw new Error('no pen')
+    pen.fillStyle = '#eee'
+    pen.fillRect(0, 0, 560, 360)
+    pen.fillStyle = '#345'
+    pen.beginPath()
+    pen.moveTo(80, 120)
+    pen.lineTo(480, 80)
+    pen.lineTo(480, 280)
+    pen.lineTo(80, 240)
+    pen.fill()
+    return canvas.toDataURL('image/png').slice('data:image/png;base64,'.length)
+  })
+  const file = { name: 'side.png', mimeType: 'image/png', buffer: Buffer.from(picture, 'base64') }
+  await page.getByLabel('Side picture').setInputFiles(file)
+  await expect(page.getByText('Say first how long it is')).toBeVisible()
+  const id = await page.locator('[data-fact^="rotary.objects."]').first().getAttribute('data-fact')
+  const at = String(id).split('.').slice(0, 3).join('.')
+  await bench.type(`${at}.length`, '100')
+  await page.getByLabel('Side picture').setInputFiles(file)
+  await expect(page.getByText('Diameters of Watering rose from a side picture')).toBeVisible({ timeout: 30_000 })
+  const sizes = await page.locator('[data-place="given"][data-fact$=".diameter"]').allTextContents()
+  expect(sizes.map((it) => Math.round(parseFloat(it)))).toEqual([30, 50])
+  await bench.type(`${at}.workFrom`, '20', { plusMinus: '0.5' })
+  await bench.type(`${at}.workTo`, '80', { plusMinus: '0.5' })
+  await bench.type(`${at}.workAround`, '40', { plusMinus: '0.5' })
+  await bench.expectMark('The work fits around it', 'good')
+  await bench.part('Holding')
+  await page.locator('[data-holding="chuck"]').getByRole('button', { name: 'Hold it so' }).click()
+  await bench.expectMark('Do the jaws reach it?', 'not known yet')
+  // One that is taken away comes back with all that was measured.
+  await bench.part('Object')
+  await page.getByRole('button', { name: 'Take Watering rose away' }).click()
+  await expect(page.getByText('What is to be turned: a mug, a bottle, a tool handle?')).toBeVisible()
+  await bench.undo()
+  await expect(page.getByLabel('Its name')).toHaveValue('Watering rose')
+})

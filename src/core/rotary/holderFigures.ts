@@ -99,9 +99,9 @@ export const spare = figure({
   label: 'On this part',
   quantity: 'length',
   signs: { above: 'loose by', below: 'tight by' },
-  formula: 's = b - d\\quad\\text{or}\\quad s = d - D',
+  formula: 's = D_i - D_a',
   symbols: {},
-  source: 'By definition: a disc in the bore, a cup over the driven end; of stepped discs the largest that goes in.',
+  source: 'By definition, the hole less what goes into it: a disc in the bore, a cup over the driven end; of stepped discs the largest that goes in.',
   doubt: 'nudge',
   work(view, id: string, holderId: string): number {
     const holder = holderOf(view, holderId)

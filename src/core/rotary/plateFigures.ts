@@ -22,7 +22,8 @@ export const capacity = figure({
   label: 'Stations that fit',
   quantity: 'count',
   formula:
-    'n = \\max\\{n : 2 r \\sin\\tfrac{\\pi}{n} \\ge w\\cos\\tfrac{\\pi}{n} + s\\}\\quad\\text{or}\\quad 2 R\\sin\\tfrac{\\pi}{n} \\ge d + s',
+    'n = \\max\\{n : 2 r \\sin\\tfrac{\\pi}{n} \\ge w\\cos\\tfrac{\\pi}{n} + s\\}\\quad\\text{or}\\quad n = \\max\\{n : 2 R\\sin\\tfrac{\\pi}{n} \\ge d + s\\}',
+  forms: { by: 'rotary.plate.shape', of: { disc: 1 } },
   symbols: {},
   source: 'Slots from their inner radius, round ones on the circle of their middles (handbook of the trade).',
   doubt: { none: 'A count: what is just too many jumps.' },

@@ -99,9 +99,9 @@ export const objectShape = group(
     ...handleFacts(),
     sections: many(sectionShape, { label: ({ label, thing }) => `${label}, section ${thing.order}` }),
     keepOff: many(keepOffShape, { label: ({ label, thing }) => `${label}, ${thing.kind}` }),
-    workFrom: mm('Work begins at', 0, 2000, { act: WORK }),
-    workTo: mm('Work ends at', 0, 2000, { act: WORK }),
-    workAround: mm('Work around the object', 0.1, 4000, { act: WORK }),
+    workFrom: mm('Beginning of the work', 0, 2000, { act: WORK }),
+    workTo: mm('End of the work', 0, 2000, { act: WORK }),
+    workAround: mm('Width of the work around it', 0.1, 4000, { act: WORK }),
   },
   { act: MEASURE, when: isInHand, begun: isInHand },
 )
@@ -196,7 +196,7 @@ export const rotaryShape = group(
     holding: choice({
       part: 'holding',
       act: HOLDER,
-      label: 'Held',
+      label: 'Way of holding',
       options: { rollers: 'on rollers', chuck: 'in a chuck', centres: 'between centres', plate: 'flat on an indexing plate' },
     }),
     holder: group(

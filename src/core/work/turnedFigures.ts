@@ -82,9 +82,9 @@ export const seamRoom = figure({
   of: anOrderRound,
   label: 'Left of the gap that may stay, or of the way round',
   quantity: 'length',
-  formula: 'm = \\v{a} - |\\v{g}|\\quad\\text{or}\\quad m = \\v{g}',
-  symbols: { a: 'calibrate.gapAllowed', g: '=work.seam|{0}' },
-  source: 'A pattern that closes may miss by the gap that may stay; one that does not must fit.',
+  formula: 'm',
+  symbols: {},
+  source: 'A pattern that closes may miss by the gap that may stay, whichever way; one that does not must fit.',
   doubt: 'nudge',
   work(view, id: string): number {
     const gap = view.figure(seam, id)

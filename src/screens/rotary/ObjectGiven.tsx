@@ -1,6 +1,7 @@
 import type { KEEP_OFF, RoundObject } from '../../core/rotary'
-import { addKeepOff, addSection, removeOfRotary, setPlain, useBenchStore } from '../../state'
-import { ChoiceField, FactField, Panel, SelectOf, Sentence, TakeAway } from '../../ui'
+import { useState } from 'react'
+import { addKeepOff, addSection, DONE, removeOfRotary, setPlain, traceObject, useBenchStore, type Told } from '../../state'
+import { ChoiceField, FactField, FileButton, Findings, Panel, SelectOf, Sentence, TakeAway } from '../../ui'
 import { AddObject, Objects } from './Objects'
 
 /** What is kept off, in words. */
@@ -94,9 +95,43 @@ function Sections({ id, object }: { readonly id: string; readonly object: RoundO
           </li>
         ))}
       </ul>
-      <button type="button" className="button no-print mt-2" onClick={() => addSection(id)}>
-        Add a diameter
-      </button>
+      <div className="no-print mt-2 flex flex-wrap items-center gap-2">
+        <button type="button" className="button" onClick={() => addSection(id)}>
+          Add a diameter
+        </button>
+        <FromPicture id={id} object={object} />
+      </div>
+    </>
+  )
+}
+
+/** Diameters from a picture of the side, by the length that was measured or by the largest diameter. */
+function FromPicture({ id, object }: { readonly id: string; readonly object: RoundObject }) {
+  const [said, say] = useState<Told>(DONE)
+  const [isBusy, setBusy] = useState(false)
+  const length = object.length.value
+  const widest = Math.max(0, ...Object.values(object.sections).map((it) => it.diameter.value ?? 0))
+  const known = length === null ? ({ of: 'widest', mm: widest } as const) : ({ of: 'length', mm: length } as const)
+  const take = (file: File): void => {
+    setBusy(true)
+    void traceObject(id, file, known)
+      .then(say)
+      .finally(() => setBusy(false))
+  }
+  return (
+    <>
+      <FileButton label="Side picture" accept="image/png,image/jpeg,image/webp" take={take}>
+        {isBusy ? 'Tracing …' : 'From a side picture'}
+      </FileButton>
+      <span className="basis-full text-[12.5px] text-second">
+        From far away, its axis across, driven end left, on even ground of another brightness, its handle towards you.{' '}
+        {length !== null
+          ? 'Its length gives the scale.'
+          : widest > 0
+            ? 'Its largest diameter gives the scale.'
+            : 'Measure its length first: it gives the scale.'}
+      </span>
+      <Findings findings={said} />
     </>
   )
 }

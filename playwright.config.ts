@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // What is kept for a server that is gone costs every test half its time; `offline.spec.ts` allows it.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
   webServer: {

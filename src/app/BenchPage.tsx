@@ -1,7 +1,7 @@
 import { Suspense, useEffect, useRef, useState } from 'react'
 import { Navigate, useLocation, useNavigate, useParams } from 'react-router'
 import type { Finding } from '../core/units'
-import { placeOf } from '../core/document'
+import { loadLateSlices, placeOf } from '../core/document'
 import { STAGES, stageOf } from '../screens/stages'
 import {
   addressOf,
@@ -147,16 +147,22 @@ function useLinkedFact(benchId: string, open: boolean): void {
   const go = useNavigate()
   useEffect(() => {
     if (!open || hash.length <= 1) return
+    let path: string
     try {
-      const path = decodeURIComponent(hash.slice(1))
-      if (placeOf(path) !== null && !isOnNameplate(path))
-        void go({ pathname: addressOfFact(benchId, path), hash }, { replace: true })
-      revealFact(path)
+      path = decodeURIComponent(hash.slice(1))
     } catch {
       notify(
         `The end of this address, “${hash.slice(0, 40)}”, is broken: a % in it stands for nothing. The bench itself is open.`,
       )
+      return
     }
+    const lead = (): void => {
+      if (placeOf(path) !== null && !isOnNameplate(path))
+        void go({ pathname: addressOfFact(benchId, path), hash }, { replace: true })
+      revealFact(path)
+    }
+    if (placeOf(path) === null) loadLateSlices().then(lead, lead)
+    else lead()
   }, [benchId, open, hash, go])
 }
 

@@ -1,8 +1,10 @@
+import { useEffect } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useLocation, useNavigate } from 'react-router'
 import { STAGES } from '../screens/stages'
 import { addressOf, isDone, reasonOf, redo, stopMachine, undo, useBenchStore, useSession } from '../state'
 import { exportBench } from '../ui'
+import { giveEarlyKeys } from './earlyKeys'
 import { notify } from './notify'
 
 /** The keys that work everywhere; `Shortcuts` lists them. */
@@ -25,6 +27,7 @@ export function Keys() {
   useHotkeys('mod+period', stopMachine, everywhere)
   useHotkeys('bracketleft, [', () => step(-1), { useKey: true })
   useHotkeys('bracketright, ]', () => step(1), { useKey: true })
+  useEffect(giveEarlyKeys, [])
   return null
 }
 

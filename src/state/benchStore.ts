@@ -148,12 +148,35 @@ export function useShownFact(path: Path): Fact | undefined {
 
 let lastShown: { bench: Bench; overlay: OpenBenchState['overlay']; shown: Bench } | null = null
 
+/**
+ * What was in the machine before the rotary stays known, whatever is undone: a write to a machine is undone by another write, and nothing else
+ * says what to write.
+ */
+function keepingSwap(step: () => void): void {
+  const swap = useBenchStore.getState().bench?.rotary.swap
+  step()
+  const { bench } = useBenchStore.getState()
+  if (bench === null || swap === undefined || bench.rotary.swap === swap) return
+  withoutHistory(() => useBenchStore.setState({ bench: setAt(bench, 'rotary.swap', swap) }))
+}
+
+/** A change that is no step of undo. */
+export function withoutHistory<T>(change: () => T): T {
+  const { pause, resume } = useBenchStore.temporal.getState()
+  pause()
+  try {
+    return change()
+  } finally {
+    resume()
+  }
+}
+
 /** Takes back the last edit. @returns What was undone, or null. */
 export function undo(): string | null {
   const { edit } = useBenchStore.getState()
   const history = useBenchStore.temporal.getState()
   if (history.pastStates.length === 0) return null
-  history.undo()
+  keepingSwap(() => history.undo())
   return edit
 }
 
@@ -161,7 +184,7 @@ export function undo(): string | null {
 export function redo(): string | null {
   const history = useBenchStore.temporal.getState()
   if (history.futureStates.length === 0) return null
-  history.redo()
+  keepingSwap(() => history.redo())
   return useBenchStore.getState().edit
 }
 

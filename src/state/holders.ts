@@ -1,9 +1,10 @@
 import { setAt, shownNumber, templateOf, type Fact } from '../core/bench'
 import { holderSvg, type Bench, type HolderSheet } from '../core/document'
-import { holderShape, wantedCup, wantedDisc, type HolderFacts, type HolderKind } from '../core/rotary'
+import { asCut, holderShape, wantedCup, wantedDisc, type HolderFacts, type HolderKind } from '../core/rotary'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
+import { nextOrder } from './rotary'
 import { NO_BENCH, told, type Told } from './told'
 import { takeArtwork } from './work'
 
@@ -12,7 +13,7 @@ function sizeFor(bench: Bench, kind: HolderKind): Fact | null {
   const figure = kind === 'cup' ? wantedCup : wantedDisc
   const value = shownNumber(engineOf(bench).value(figure, bench.rotary.inHand).result)
   if (value === null || (kind !== 'cup' && kind !== 'centring')) return null
-  const size = Math.floor(value * 10 + 1e-6) / 10
+  const size = asCut(value, kind)
   return { value: size, typed: String(size), typedUnit: 'mm', origin: 'stated', doubt: { kind: 'exact' } }
 }
 
@@ -34,7 +35,7 @@ export function addHolder(kind: HolderKind): Told {
   if (bench === null) return NO_BENCH
   const id = newId()
   const { holders, make } = bench.rotary
-  const order = 1 + Math.max(0, ...Object.values(holders).map((it) => it.order))
+  const order = nextOrder(holders)
   const size = sizeFor(bench, kind)
   const name = `${NAMES[kind]}${size === null ? '' : ` Ø${size.typed}`}`
   const inner =

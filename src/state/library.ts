@@ -1,6 +1,6 @@
 import type { Finding, Outcome } from '../core/units'
 import { recordOf, type BenchRecord } from '../core/bench'
-import { emptyBench, practiceId, type Bench } from '../core/document'
+import { practiceId, type Bench } from '../core/document'
 import type { Grade } from '../core/workshop'
 import { copyBundle } from '../data/copy'
 import type { BenchBundle, BenchSummary, FileRow, RawBench, SaveResult } from '../data'
@@ -19,7 +19,8 @@ import { DONE, NO_BENCH, told, type Told } from './told'
 export const benches = (): Promise<BenchSummary[]> => answered(stored().then(({ db, listBenches }) => listBenches(db)))
 
 /** Makes an empty bench. @returns Its id, or why it could not be kept. */
-export function createBench(name: string, units: Bench['units']): Promise<Outcome<string>> {
+export async function createBench(name: string, units: Bench['units']): Promise<Outcome<string>> {
+  const { emptyBench } = await import('./emptyBench')
   return keepOrShow({ bench: emptyBench(newId(), name, now(), units), records: [], files: [] })
 }
 

@@ -117,6 +117,64 @@ describe('the rotary in the place of an axis', () => {
   })
 })
 
+describe('undo beside a swap', () => {
+  it('takes back what was typed, never what stands in the machine', async () => {
+    await connect()
+    state.renameObject('mug', 'Blue mug')
+    await state.swapIn()
+    const swap = bench().rotary.swap
+    state.renameObject('mug', 'Green mug')
+    state.undo()
+    expect([bench().rotary.objects['mug']?.name, bench().rotary.swap]).toEqual(['Blue mug', swap])
+    state.undo()
+    expect([bench().rotary.objects['mug']?.name, bench().rotary.swap]).toEqual(['Enamel mug', swap])
+    expect(await state.putBack()).toEqual([])
+    state.redo()
+    // Put back is put back, whatever is done again.
+    expect([bench().rotary.objects['mug']?.name, bench().rotary.swap.axis]).toEqual(['Blue mug', ''])
+  })
+})
+
+describe('the shelf', () => {
+  it('takes a part with the size that the object wants, is told that it is made, and lends it', () => {
+    const before = Object.keys(bench().rotary.holders)
+    const added = (kind: 'centring' | 'cup' | 'hub') => {
+      const there = new Set(Object.keys(bench().rotary.holders))
+      expect(state.addHolder(kind)).toEqual([])
+      return Object.keys(bench().rotary.holders).find((id) => !there.has(id))!
+    }
+    const part = (id: string) => bench().rotary.holders[id]!
+    // A bore of 83.1 less 0.2 of clearance; a cup over a rim of 87.8 with as much.
+    const disc = added('centring')
+    expect([part(disc).outer.value, part(disc).name, part(disc).inner.value]).toEqual([82.9, 'Centring disc Ø82.9', 8])
+    const cup = added('cup')
+    expect(part(cup).outer.value).toBe(88)
+    // Nothing says how large a hub is to be.
+    expect(part(added('hub')).outer.value).toBeNull()
+    state.setMade(disc, true)
+    expect(part(disc).made).toMatch(/^\d{4}-\d\d-\d\d$/)
+    state.sitOn(disc)
+    expect(bench().rotary.seat).toBe(disc)
+    state.setHolder(cup, { count: 3 })
+    expect(part(cup).count).toBe(3)
+    expect(state.setHolder(cup, { name: '' })).not.toEqual([])
+    state.removeHolder(disc)
+    expect(bench().rotary.seat).toBe('')
+    state.undo()
+    expect([bench().rotary.seat, Object.keys(bench().rotary.holders).length]).toEqual([disc, before.length + 3])
+  })
+
+  it('makes the sheet the unrolled work, once round where it closes', () => {
+    expect(state.sheetAsUnrolled()).toEqual([])
+    expect([bench().work.sheetWidth.value, bench().work.sheetHeight.value]).toEqual([30, 70])
+    state.setPlain('rotary.wraps', 'yes', 'closes')
+    state.sheetAsUnrolled()
+    expect(bench().work.sheetHeight.value).toBeCloseTo(Math.PI * 83.4, 2)
+    state.takeInHand('nothing')
+    expect(state.sheetAsUnrolled()).toMatchObject([{ severity: 'error' }])
+  })
+})
+
 function heronUnread(): Bench['controller']['axes'] {
   const { axes } = bench().controller
   const y = axes['y']!

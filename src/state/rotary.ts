@@ -9,7 +9,7 @@ import { keepRecord } from './library'
 import { isDone, NO_BENCH, told, type Told } from './told'
 
 /** The order behind all of a list. */
-function nextOrder(list: Readonly<Record<string, { readonly order: number }>>): number {
+export function nextOrder(list: Readonly<Record<string, { readonly order: number }>>): number {
   return 1 + Math.max(0, ...Object.values(list).map((it) => it.order))
 }
 

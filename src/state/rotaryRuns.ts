@@ -5,7 +5,7 @@ import { newId } from '../data/ids'
 import { editBench, setFact, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { dialStandIn, overrunStandIn } from './machine'
-import { stepsInForce, stepsOfDrive } from './rotary'
+import { nextOrder, stepsInForce, stepsOfDrive } from './rotary'
 import { DONE, isDone, NO_BENCH, told, type Told } from './told'
 
 /** How often each is turned, so that its scatter is known. */
@@ -21,7 +21,7 @@ export function addTurnRun(instrument: string): Told {
   if (steps === null || nominal === null)
     return told('The steps for a turn are not known yet: measure the object, and say on “Turning” how it is driven.')
   const run = templateOf(turnRunShape, {
-    order: nextOf(bench.rotary.turnRuns),
+    order: nextOrder(bench.rotary.turnRuns),
     at: new Date().toISOString(),
     instrument,
     steps,
@@ -29,10 +29,6 @@ export function addTurnRun(instrument: string): Told {
     diameter: diameterNow(bench),
   })
   return editBench('a run of turns', (it) => setAt(it, `rotary.turnRuns.${newId()}`, run))
-}
-
-function nextOf(list: Readonly<Record<string, { readonly order: number }>>): number {
-  return 1 + Math.max(0, ...Object.values(list).map((it) => it.order))
 }
 
 /** The diameter under the work as a reading of today, with what is known of it. */
@@ -53,7 +49,7 @@ export function addDialRun(instrument: string): Told {
   if (object === undefined) return told('Say first what is to be turned.')
   const place = ((object.workFrom.value ?? 0) + (object.workTo.value ?? object.length.value ?? 0)) / 2
   const run = templateOf(dialRunShape, {
-    order: nextOf(bench.rotary.dialRuns),
+    order: nextOrder(bench.rotary.dialRuns),
     at: new Date().toISOString(),
     instrument,
     place,

@@ -2,7 +2,7 @@ import { setAt } from '../core/bench'
 import { sameListed, type Answer } from '../core/controller'
 import { axisOfRotary, rotarySettings, type Bench, type RotarySetting } from '../core/document'
 import type { Finding } from '../core/units'
-import { editBench, useBenchStore } from './benchStore'
+import { editBench, useBenchStore, withoutHistory } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
 import { askMachine, setInMachine } from './machine'
@@ -41,7 +41,7 @@ export async function swapIn(): Promise<Told> {
     )
   const wanted = Object.fromEntries(all.map((it) => [it.setting.id, it.wanted ?? '']))
   // What was there is kept before anything goes out, so that the way back is never lost.
-  const kept = editBench('the rotary in an axis’ place', (it) => setAt(it, 'rotary.swap', swapOf(bench, before, wanted)))
+  const kept = setSwap(swapOf(bench, before, wanted))
   if (!isDone(kept)) return kept
   const found = await written(all, wanted)
   const recorded = await record(`The rotary in the place of ${letterOf(bench)}`, all, before, wanted, found)
@@ -57,7 +57,7 @@ export async function putBack(): Promise<Told> {
   const all = rotarySettings(engineOf(bench))
   const found = await written(all, swap.before)
   if (!found.some((it) => it.severity === 'error')) {
-    const edited = editBench(`${letterOf(bench)} put back after the rotary`, clearSwap)
+    const edited = setSwap(NO_SWAP)
     if (!isDone(edited)) return edited
   }
   const recorded = await record(`${letterOf(bench)} put back after the rotary`, all, swap.during, swap.before, found)
@@ -78,7 +78,7 @@ export async function swapByHand(): Promise<Told> {
     )
   const before = Object.fromEntries(all.map((it) => [it.setting.id, it.before ?? '']))
   const wanted = Object.fromEntries(all.map((it) => [it.setting.id, it.wanted ?? '']))
-  const kept = editBench('the rotary in an axis’ place', (it) => setAt(it, 'rotary.swap', swapOf(bench, before, wanted)))
+  const kept = setSwap(swapOf(bench, before, wanted))
   return isDone(kept) ? record(`The rotary in the place of ${letterOf(bench)}`, all, before, wanted, null) : kept
 }
 
@@ -89,7 +89,7 @@ export async function putBackByHand(): Promise<Told> {
   const { swap } = bench.rotary
   const all = rotarySettings(engineOf(bench))
   const letter = letterOf(bench)
-  const edited = editBench(`${letter} put back after the rotary`, clearSwap)
+  const edited = setSwap(NO_SWAP)
   return isDone(edited) ? record(`${letter} put back after the rotary`, all, swap.during, swap.before, null) : edited
 }
 
@@ -97,7 +97,12 @@ function swapOf(bench: Bench, before: Texts, during: Texts): Bench['rotary']['sw
   return { axis: axisOfRotary(bench) ?? '', at: new Date().toISOString(), before, during }
 }
 
-const clearSwap = (bench: Bench): Bench => setAt(bench, 'rotary.swap', { axis: '', at: '', before: {}, during: {} })
+const NO_SWAP: Bench['rotary']['swap'] = { axis: '', at: '', before: {}, during: {} }
+
+/** Says what stands in the machine: no step of undo, for the machine is not undone with it. */
+function setSwap(swap: Bench['rotary']['swap']): Told {
+  return withoutHistory(() => editBench('the rotary in an axis’ place', (it) => setAt(it, 'rotary.swap', swap)))
+}
 
 function letterOf({ motion, rotary }: Bench): string {
   const id = rotary.swap.axis

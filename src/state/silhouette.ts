@@ -1,5 +1,5 @@
 import { setAt, templateOf, type Fact } from '../core/bench'
-import { sectionShape } from '../core/rotary'
+import { sectionShape, uOfTraced } from '../core/rotary'
 import type { Outcome } from '../core/units'
 import { newId } from '../data/ids'
 import type { KnownSize, SilhouetteWorker } from '../workers/silhouette.worker'
@@ -9,10 +9,6 @@ import { keepRecord } from './library'
 import { isDone, NO_BENCH, told, type Told } from './told'
 
 type Traced = Awaited<ReturnType<SilhouetteWorker['trace']>> extends Outcome<infer T> ? T : never
-
-/** An edge in a picture is known to that many pixels; and what is nearer the camera looks larger, by so much. (common practice) */
-const EDGE_PX = 0.7
-const NEARER = 0.005
 
 /**
  * Takes the diameters of an object from a picture of its side; those that were there give way, and come back with undo. The picture is kept.
@@ -33,9 +29,9 @@ export async function traceObject(id: string, file: File, known: KnownSize): Pro
     doubt: { kind: 'standard', u },
     at,
   })
-  const uOf = (mm: number): number => Math.hypot(EDGE_PX * scale, NEARER * mm)
+  const uOf = (mm: number): number => uOfTraced(mm, scale, known.u / known.mm)
   const made = sections.map((it, k) => {
-    const facts = { order: k + 1, at: read(it.at, EDGE_PX * scale), diameter: read(it.diameter, uOf(it.diameter)) }
+    const facts = { order: k + 1, at: read(it.at, uOf(it.at)), diameter: read(it.diameter, uOf(it.diameter)) }
     return [newId(), templateOf(sectionShape, facts)] as const
   })
   const edited = editBench('diameters from a side picture', (it) => {

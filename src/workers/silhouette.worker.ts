@@ -7,6 +7,8 @@ import { decodePicture } from './decodePicture'
 export interface KnownSize {
   readonly of: 'length' | 'widest'
   readonly mm: number
+  /** Its standard uncertainty, mm. */
+  readonly u: number
 }
 
 /** Traces round things in side pictures, away from the page. */

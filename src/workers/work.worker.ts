@@ -43,6 +43,7 @@ import {
   type WorkJob,
 } from '../core/work'
 import { wrapSteps, type WrappedZone } from '../core/rotary'
+import { writeStations, type StationAsk } from '../core/document'
 import { readArtwork } from '../data/artworkFile'
 import { polygons } from '../data/polygons'
 
@@ -123,6 +124,8 @@ export interface WorkWorker {
   /** Lays copies out on the sheet; refused in words where they cannot be. */
   layOut(work: Work, gap: number): Outcome<LaidOut>
   plan(ask: PlanAsk, prints: Readonly<Record<string, string>>): Outcome<PlannedProgram>
+  /** The program of one piece at the stations of a plate. */
+  stations(text: string, ask: StationAsk): Outcome<string>
 }
 
 /** How near every way on a round thing keeps to the true one, mm. */
@@ -169,6 +172,7 @@ const api: WorkWorker = {
     const best = tried.filter((it) => it.saved > 1).sort((p, q) => q.saved - p.saved)
     return { ok: true, value: best.slice(0, 3), findings: [] }
   },
+  stations: writeStations,
   apart: (earlier, later) => programsApart(new TextDecoder().decode(earlier), later),
   layOut(work, gap) {
     try {

@@ -294,7 +294,10 @@ export const test = base.extend<Fixtures>({
   quiet: [
     async ({ page, allowed }, use) => {
       const noise: string[] = []
-      page.on('console', (it) => ['error', 'warning'].includes(it.type()) && noise.push(`${it.type()}: ${it.text()}`))
+      page.on('console', (it) => {
+        if (!['error', 'warning'].includes(it.type()) || it.text().includes('registration blocked by Playwright')) return
+        noise.push(`${it.type()}: ${it.text()}`)
+      })
       page.on('pageerror', (it) => noise.push(`page error: ${it.message}`))
       // A request that a navigation cut off is no failure of the page.
       page.on(

@@ -6,7 +6,10 @@ import { join } from 'node:path'
 import { createServer } from '../../server/server'
 import { expect, test } from './driver'
 
-test.use({ allowed: [/request failed|Failed to load resource|ERR_CONNECTION_REFUSED|sw\.js|ServiceWorker/] })
+test.use({
+  serviceWorkers: 'allow',
+  allowed: [/request failed|Failed to load resource|ERR_CONNECTION_REFUSED|sw\.js|ServiceWorker/],
+})
 
 test('works with the server gone after the first load; a new version is offered, never forced', async ({ bench, page }) => {
   const folder = mkdtempSync(join(tmpdir(), 'fine-kerf-'))

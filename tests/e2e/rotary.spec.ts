@@ -51,7 +51,7 @@ test('a mug is held on a disc from the shelf, set in the place of Y, burnt, and 
   await expect(turning).not.toHaveAttribute('aria-valuenow', before ?? '')
 
   // Settings in, read back; meanwhile it stands on the route; burnt; settings back, with proof.
-  await bench.part('Turns and settings')
+  await bench.part('One turn')
   await page.getByRole('button', { name: 'Write them for Y, and read them back' }).click()
   await expect(page.getByRole('button', { name: 'Put Y back, and read it again' })).toBeVisible({ timeout: 30_000 })
   await bench.expectMark('The rotary is in the place of Y', 'look')
@@ -96,6 +96,18 @@ test('twenty handles go round an indexing plate: it is cut as a part, some stati
   const program = await machine.takeProgram(true)
   expect(program.match(/^M0$/gm)).toHaveLength(3)
   expect(program).toContain('Turn to station 20, 342 degrees from station 1')
+  // Over a link nothing waits for a hand: one station after the other, each turned to first.
+  await bench.openStage('plover', 'controller', 'settings')
+  await machine.connect(12)
+  await bench.openStage('plover', 'rotary', 'plate')
+  await expect(page.getByText('Over a link the machine does not wait for your hand')).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('button', { name: 'Begin with station 1' }).click()
+  await expect(page.getByText('Turn the plate to station 1 and lock it')).toBeVisible()
+  for (const station of [1, 2]) {
+    await machine.burn(`Burn station ${station}`)
+    await expect(page.getByText('Burnt: stations')).toHaveCount(station, { timeout: 60_000 })
+    await page.getByRole('button', { name: `Next: station ${station + 1}` }).click()
+  }
 })
 
 test('on an empty bench something is named, traced from a picture, measured and held, taken away and back', async ({

@@ -18,7 +18,7 @@ export function drawingToSvg(width: number, height: number, layers: readonly Lay
   const groups = layers.map(
     ({ name, colour, outlines }) =>
       `  <g id="${escaped(name)}" fill="none" stroke="${escaped(colour)}" stroke-width="0.1">\n${outlines
-        .map((it) => `    <path d="${pathOf(it, height)}"/>\n`)
+        .map((it) => `    <path d="${outlinePath(it, height)}"/>\n`)
         .join('')}  </g>\n`,
   )
   const size = `width="${say(width)}mm" height="${say(height)}mm" viewBox="0 0 ${say(width)} ${say(height)}"`
@@ -28,7 +28,8 @@ export function drawingToSvg(width: number, height: number, layers: readonly Lay
 const escaped = (words: string): string =>
   words.replace(/[&<>"]/g, (it) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[it] ?? it)
 
-function pathOf({ start, segments, isClosed }: Outline, height: number): string {
+/** An outline as path data, y downwards from the upper edge of a sheet. @param height Of the sheet, mm. @throws {RangeError} from within, where an outline is none. */
+export function outlinePath({ start, segments, isClosed }: Outline, height: number): string {
   const at = ({ x, y }: Point): string => `${say(x)} ${say(height - y)}`
   let from = start
   const ways = segments.map((it) => {

@@ -18,6 +18,8 @@ export function fits(shape: Shape, node: unknown): boolean {
       return isNode(node) && Object.keys(node).every((key) => partFits(partAt(shape, key), node[key]))
     case 'plain':
       return plainFits(is.plain, node)
+    case 'late':
+      return isNode(node)
   }
 }
 

@@ -1,6 +1,6 @@
 import { getAt, plainAt, type Path } from './path'
 import { isChoice, isFact } from './fact'
-import { partAt, shapeAt, type Shape } from './shape'
+import { isTold, partAt, shapeAt, type Shape } from './shape'
 import type { Act, Placed, See, SeeBeside, When } from './when'
 
 /** Where a fact stands, with all that must hold for it to stand there. */
@@ -31,7 +31,8 @@ export function placeAt(shape: Shape, path: Path): Place | null {
   const found = places.get(path)
   if (found !== undefined) return found
   const made = placeOf(shape, path)
-  places.set(path, made)
+  // What is not told yet may come.
+  if (made !== null) places.set(path, made)
   return made
 }
 
@@ -40,11 +41,11 @@ function placeOf(shape: Shape, path: Path): Place | null {
   if (path === '') return placedIn(NOWHERE, shape, '')
   const is = shapeAt(shape, path)
   const above = placeAt(shape, path.slice(0, Math.max(0, path.lastIndexOf('.'))))
-  return is === undefined || above === null ? null : placedIn(above, is, path)
+  return is === undefined || is.is.kind === 'late' || above === null ? null : placedIn(above, is, path)
 }
 
 function placedIn(place: Place, { is }: Shape, at: Path): Place {
-  if (is.kind === 'plain') return place
+  if (is.kind === 'plain' || is.kind === 'late') return place
   const { stage, part, cell, act, when, begun }: Placed = 'spec' in is ? is.spec : is.placed
   const moved = stage !== undefined && stage !== place.stage
   return {
@@ -127,7 +128,7 @@ function guessesBelow(shape: Shape | undefined, node: unknown): readonly Path[] 
   const found = Object.entries(node).flatMap(([key, child]) =>
     guessesBelow(partAt(shape, key), child).map((path) => (path === '' ? key : `${key}.${path}`)),
   )
-  guesses.set(node, found)
+  if (isTold(shape)) guesses.set(node, found)
   return found
 }
 
@@ -138,6 +139,7 @@ function holdsFacts(shape: Shape): boolean {
   const known = withFacts.get(shape)
   if (known !== undefined) return known
   const { is } = shape
+  if (is.kind === 'late') return false
   const holds =
     is.kind === 'group'
       ? Object.values(is.parts).some(holdsFacts)

@@ -53,6 +53,8 @@ function build({ is }: Shape): z.ZodType {
         : z.partialRecord(z.enum(is.keys as [string, ...string[]]), schemaOf(is.each))
     case 'plain':
       return plainSchema(is.plain)
+    case 'late':
+      return z.never('This part of the bench is not told yet.')
   }
 }
 

@@ -20,6 +20,7 @@ type Is =
   | { readonly kind: 'group'; readonly parts: Readonly<Record<string, Shape>>; readonly placed: Placed }
   | ({ readonly kind: 'many'; readonly each: Shape; readonly keys: readonly string[] | null } & ManySpec<never>)
   | { readonly kind: 'plain'; readonly plain: Plainly; readonly start?: unknown }
+  | { readonly kind: 'late' }
 
 /** What stands in a bench without a unit or a doubt: names, orders, days. */
 export type Plainly =
@@ -54,6 +55,30 @@ interface ManySpec<T> {
 /** A shape with keys of its own, all of which there must be. */
 export interface Group<P extends Readonly<Record<string, Shape>>> extends Shape<{ readonly [K in keyof P]: Of<P[K]> }> {
   readonly parts: P
+}
+
+/** A shape that is told later, so that who opens one stage need not know what another holds. */
+export interface LateShape<T> extends Shape<T> {
+  /** Says what stands there. The same may be told again. */
+  readonly tell: (shape: Shape<T>) => void
+}
+
+/** Room for a shape; until it is told, no place below it is known and nothing there is looked at. */
+export function late<T>(): LateShape<T> {
+  let told: Is = { kind: 'late' }
+  return {
+    get is() {
+      return told
+    },
+    tell: (shape) => {
+      told = shape.is
+    },
+  }
+}
+
+/** Whether all that stands directly below a shape is told: what was found out over one that is not may not be kept. */
+export function isTold({ is }: Shape): boolean {
+  return is.kind !== 'late' && (is.kind !== 'group' || Object.values(is.parts).every((it) => it.is.kind !== 'late'))
 }
 
 /** A number with its unit, origin and doubt. */

@@ -31,6 +31,9 @@ function startOf({ is }: Shape, given: Readonly<Record<string, unknown>> = {}): 
       return is.start ?? {}
     case 'plain':
       return is.start
+    case 'late':
+      // Left away, and so refused by the schema: who makes a whole bench has its slices told.
+      return undefined
   }
 }
 

@@ -4,6 +4,7 @@ import {
   group,
   instrumentsShape,
   just,
+  late,
   moment,
   text,
   word,
@@ -22,13 +23,16 @@ import { electricalShape } from '../electrical'
 import { benchCardShape } from '../gcode'
 import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
-import { rotaryShape } from '../rotary'
+import type { Rotary } from '../rotary'
 import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
 export const BENCH_VERSION = 14
+
+/** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
+export const lateSlices = { rotary: late<Rotary>() }
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -47,7 +51,7 @@ export const benchShape = group({
   optics: opticsShape,
   calibrate: calibrateShape,
   burns: burnsShape,
-  rotary: rotaryShape,
+  rotary: lateSlices.rotary,
   safety: safetyShape,
   work: workShape,
   plan: planShape,

@@ -1,6 +1,9 @@
 import { argsOfVerdict, judge, type Domain, type Engine, type Verdict } from '../bench'
 import type { Bench } from './bench'
 
+/** Fetches the slices of a bench that its first picture does not show; until then none of their places is known. */
+export const loadLateSlices = (): Promise<unknown> => import('./lateSlices')
+
 /** Every domain that works or judges anything, in their order; each is fetched with the stage that shows it, or at idle. */
 export const DOMAIN_LOADERS = {
   motion: async () => (await import('../motion/domain')).motionDomain,
@@ -13,11 +16,17 @@ export const DOMAIN_LOADERS = {
   beam: async () => (await import('../calibrate/beamDomain')).beamDomain,
   burn: async () => (await import('../burn/domain')).burnDomain,
   testcard: async () => (await import('../testcard/domain')).testcardDomain,
-  rotary: async () => (await import('../rotary/domain')).rotaryDomain,
+  rotary: async () => {
+    await loadLateSlices()
+    return (await import('../rotary/domain')).rotaryDomain
+  },
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,
-  turned: async () => (await import('../work/turnedDomain')).turnedDomain,
+  turned: async () => {
+    await loadLateSlices()
+    return (await import('../work/turnedDomain')).turnedDomain
+  },
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>
 

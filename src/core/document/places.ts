@@ -1,4 +1,4 @@
-import { assumedIn, hasFieldIn, labelIn, placeAt, type Path, type Place } from '../bench'
+import { assumedIn, hasFieldIn, isTold, labelIn, placeAt, type Path, type Place } from '../bench'
 import { benchShape, type Bench } from './bench'
 
 /** Where a fact of a bench is entered; null for a path that holds none. */
@@ -11,7 +11,7 @@ export function assumedByStage(bench: Bench): ReadonlyMap<string, readonly Path[
   const known = counted.get(bench)
   if (known !== undefined) return known
   const found = assumedIn(benchShape, bench)
-  counted.set(bench, found)
+  if (isTold(benchShape)) counted.set(bench, found)
   return found
 }
 

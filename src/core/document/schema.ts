@@ -1,5 +1,6 @@
 import { z } from '../zod'
 import { schemaOf } from '../bench'
+import './lateSlices'
 import { benchShape, type Bench } from './bench'
 import { HINTS } from './hints'
 

@@ -101,7 +101,8 @@ export const spare = figure({
   signs: { above: 'loose by', below: 'tight by' },
   formula: 's = D_i - D_a',
   symbols: {},
-  source: 'By definition, the hole less what goes into it: a disc in the bore, a cup over the driven end; of stepped discs the largest that goes in.',
+  source:
+    'By definition, the hole less what goes into it: a disc in the bore, a cup over the driven end; of stepped discs the largest that goes in.',
   doubt: 'nudge',
   work(view, id: string, holderId: string): number {
     const holder = holderOf(view, holderId)
@@ -115,8 +116,8 @@ export const spare = figure({
   },
 })
 
-/** More than this is loose: the object runs out by half of it. (common practice) */
-const LOOSE = 0.8
+/** More than this is loose, mm: the object runs out by half of it. (common practice) */
+export const LOOSE = 0.8
 
 export const seatRoom = figure({
   id: 'rotary.seatRoom',

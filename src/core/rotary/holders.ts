@@ -34,6 +34,14 @@ export interface HolderPiece {
 const BRIDGE = 1.5
 const LABEL = { most: 6, least: 1.2 } as const
 
+/**
+ * A size as sheet is cut to it, to a tenth of a millimetre: a disc no larger than wanted, the hole of a cup no smaller, so that both still go on.
+ * @param mm Wanted; more than 0. Valid: any. Source: by definition. @example asCut(82.97, 'centring') // 82.9
+ */
+export function asCut(mm: number, kind: HolderKind): number {
+  return (kind === 'cup' ? Math.ceil(mm * 10 - 1e-6) : Math.floor(mm * 10 + 1e-6)) / 10
+}
+
 /** A size as it is written on a part. Valid: more than 0. Source: a tenth of a millimetre. */
 const sized = (mm: number): string => `Ø${Number(mm.toFixed(1))}`
 
@@ -199,7 +207,7 @@ export function platePiece(
   const pins =
     pin > 0
       ? [0, 1, 2].flatMap((k) => {
-          const angle = -Math.PI / 2 + Math.PI / 3 + (2 * Math.PI * k) / 3
+          const angle = (2 * Math.PI * k) / 3
           return hole((pinsOn / 2) * Math.cos(angle), (pinsOn / 2) * Math.sin(angle), pin)
         })
       : []

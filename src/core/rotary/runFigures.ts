@@ -189,14 +189,19 @@ function sized(
   return { value: fit[what], u: fit[u], dof: fit.dof }
 }
 
+/** Id of the run that was made last; null where there is none. */
+export function newestRun(runs: Readonly<Record<string, { readonly order: number }>>): string | null {
+  return Object.entries(runs).sort(([, p], [, q]) => q.order - p.order)[0]?.[0] ?? null
+}
+
 /** The newest round of dial readings, for the object that is turned. */
 export const newestDial = subject('newest dial run', (bench): [objectId: string, runId: string][] => {
-  const newest = Object.entries(bench.rotary.dialRuns).sort(([, p], [, q]) => q.order - p.order)[0]
-  return newest === undefined ? [] : aTurned.each(bench).map(([id]) => [id, newest[0]])
+  const newest = newestRun(bench.rotary.dialRuns)
+  return newest === null ? [] : aTurned.each(bench).map(([id]) => [id, newest])
 })
 
 /** The newest run of turns. */
 export const newestTurns = subject('newest turn run', ({ rotary }): [runId: string][] => {
-  const newest = Object.entries(rotary.turnRuns).sort(([, p], [, q]) => q.order - p.order)[0]
-  return newest === undefined ? [] : [[newest[0]]]
+  const newest = newestRun(rotary.turnRuns)
+  return newest === null ? [] : [[newest]]
 })

@@ -27,16 +27,17 @@ export function stationAngleOf(index: number, { stations, turnSteps }: Pick<Inde
 export function atStations(piece: readonly Step[], chosen: readonly number[], plate: Indexed): readonly Step[] {
   return chosen.flatMap((station, k): readonly Step[] => {
     requireInteger('station', station, 1, plate.stations)
-    return [...turnTo(station, k === 0, plate), ...piece]
+    return [...turnTo(station, k === 0, chosen.length === 1, plate), ...piece]
   })
 }
 
-function turnTo(station: number, isFirst: boolean, plate: Indexed): readonly Step[] {
+function turnTo(station: number, isFirst: boolean, isOnly: boolean, plate: Indexed): readonly Step[] {
   const to = stationAngleOf(station - 1, plate)
   const text = `Station ${station} of ${plate.stations}`
   if (plate.turned.by === 'hand') {
     const degrees = Number(((to * 180) / Math.PI).toFixed(3))
-    return isFirst && station === 1
+    // One alone is turned to and locked before it is begun.
+    return isOnly || (isFirst && station === 1)
       ? [{ kind: 'remark', text }]
       : [{ kind: 'pause', text: `Turn to station ${station}, ${degrees} degrees from station 1, and lock it` }]
   }

@@ -5,6 +5,7 @@ import {
   drawnDisc,
   HOLDER_KINDS,
   kerfOfHolders,
+  LOOSE,
   spare,
   wantedCup,
   wantedDisc,
@@ -25,8 +26,6 @@ const KINDS: Readonly<Record<HolderKind, string>> = {
   rollerEnd: 'End of a roller',
   driveRing: 'Wheel for a drive ring',
 }
-/** More than this is loose. (common practice) */
-const LOOSE = 0.8
 const SEATS: readonly HolderKind[] = ['centring', 'stepped', 'cup']
 
 /** The sheets on which the parts that are wanted lie. */

@@ -1,3 +1,4 @@
+import { standardUncertainty, type Fact } from '../../core/bench'
 import type { KEEP_OFF, RoundObject } from '../../core/rotary'
 import { useState } from 'react'
 import { addKeepOff, addSection, DONE, removeOfRotary, setPlain, traceObject, useBenchStore, type Told } from '../../state'
@@ -110,8 +111,15 @@ function FromPicture({ id, object }: { readonly id: string; readonly object: Rou
   const [said, say] = useState<Told>(DONE)
   const [isBusy, setBusy] = useState(false)
   const length = object.length.value
-  const widest = Math.max(0, ...Object.values(object.sections).map((it) => it.diameter.value ?? 0))
-  const known = length === null ? ({ of: 'widest', mm: widest } as const) : ({ of: 'length', mm: length } as const)
+  const widest = Object.values(object.sections)
+    .map((it) => it.diameter)
+    .reduce<Fact | null>((most, it) => ((it.value ?? 0) > (most?.value ?? 0) ? it : most), null)
+  const by = length === null ? widest : object.length
+  const known = {
+    of: length === null ? 'widest' : 'length',
+    mm: by?.value ?? 0,
+    u: by === null ? 0 : standardUncertainty(by.doubt),
+  } as const
   const take = (file: File): void => {
     setBusy(true)
     void traceObject(id, file, known)
@@ -127,7 +135,7 @@ function FromPicture({ id, object }: { readonly id: string; readonly object: Rou
         From far away, its axis across, driven end left, on even ground of another brightness, its handle towards you.{' '}
         {length !== null
           ? 'Its length gives the scale.'
-          : widest > 0
+          : widest !== null
             ? 'Its largest diameter gives the scale.'
             : 'Measure its length first: it gives the scale.'}
       </span>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { turnStepsOf } from '../../core/rotary'
+import { newestRun, turnStepsOf } from '../../core/rotary'
 import {
   addDialRun,
   addTurnRun,
@@ -37,7 +37,9 @@ export function RunGiven() {
 }
 
 function newestOf<T extends { readonly order: number }>(list: Readonly<Record<string, T>>): readonly [string, T] | null {
-  return Object.entries(list).sort(([, p], [, q]) => q.order - p.order)[0] ?? null
+  const id = newestRun(list)
+  const run = id === null ? undefined : list[id]
+  return id === null || run === undefined ? null : [id, run]
 }
 
 function InstrumentOf(props: {

@@ -1,4 +1,4 @@
-import { overrunATurn, roundness, slip, turnLine, turnsOf, type RoundnessFit } from '../../core/rotary'
+import { newestRun, overrunATurn, roundness, slip, turnLine, turnsOf, type RoundnessFit } from '../../core/rotary'
 import type { LineFit } from '../../core/calibrate'
 import { printNumber } from '../../core/units'
 import { useBenchStore, useFigure } from '../../state'
@@ -10,8 +10,8 @@ const ROUND = { x: 560, y: 158, r: 104 } as const
 /** The overruns over the turns with their line, and the dial round the turn. */
 export function RunPlate() {
   const rotary = useBenchStore(({ bench }) => bench?.rotary)
-  const turnId = newestId(rotary?.turnRuns)
-  const dialId = newestId(rotary?.dialRuns)
+  const turnId = newestRun(rotary?.turnRuns ?? {}) ?? ''
+  const dialId = newestRun(rotary?.dialRuns ?? {}) ?? ''
   return (
     <figure className="keep-together mt-2 mb-0" data-plate="Overruns over the turns, and a dial round one">
       <svg
@@ -25,10 +25,6 @@ export function RunPlate() {
       </svg>
     </figure>
   )
-}
-
-function newestId(list: Readonly<Record<string, { readonly order: number }>> | undefined): string {
-  return Object.entries(list ?? {}).sort(([, p], [, q]) => q.order - p.order)[0]?.[0] ?? ''
 }
 
 /** A round number at or above a length, for the end of an axis. */

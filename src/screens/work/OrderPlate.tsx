@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 import type { Bench } from '../../core/document'
-import { seeOrderBurnt, shownBench, useBenchStore, useOrderBurnt, useKeptPlan, useWorkPlan } from '../../state'
+import { seeOrderBurnt, shownBench, useBenchStore, useOrderBurnt, useKeptPlan, useWorkPlan, travelOfBench } from '../../state'
 import {
   CENTRE_LINE,
   DimensionDrawing,
@@ -14,7 +14,7 @@ import {
 import { BurntSheet } from './BurntSheet'
 import { useMoment } from './chosenPiece'
 import { FaultMarks } from './FaultMarks'
-import { extentOf, sheetBox, sheetShapes, travelOf } from './orderShapes'
+import { extentOf, sheetBox, sheetShapes } from './orderShapes'
 import { PieceDrawing } from './PieceDrawing'
 import { HeadAt, Scrub } from './Scrub'
 
@@ -250,7 +250,7 @@ function Cuts() {
 /** The edges of the travel, as far as they can be seen, and zero. */
 function Travel({ bench }: { readonly bench: Bench }) {
   const frame = usePlateFrame()
-  const { x, y } = travelOf(bench)
+  const { x, y } = travelOfBench(bench)
   if (x === null || y === null) return null
   return (
     // What of the travel lies beyond the plate is not seen.

@@ -1,17 +1,16 @@
 import { useMemo, useState } from 'react'
 import { shownNumber } from '../../core/bench'
 import { newestTrial, pointerX, pointerY } from '../../core/calibrate'
-import { whyNotBurnt } from '../../core/safety'
-import { printNumber, refused, sayQuantity, type Finding, type Outcome } from '../../core/units'
-import { wordingOf, type Bench } from '../../core/document'
-import { boundsSteps, boxAround, fitsTravel, leavesTravel } from '../../core/work'
+import { printNumber, sayQuantity, type Outcome } from '../../core/units'
+import { boundsSteps, boxAround } from '../../core/work'
 import {
   DONE,
-  doubtOfFullPower,
   engineOf,
   isStandInThere,
   lookAtForetold,
   lookAtOutcome,
+  refusedMaterial,
+  whyOrderStays,
   newId,
   useBenchStore,
   useMachine,
@@ -25,7 +24,6 @@ import {
 } from '../../state'
 import { Findings, SelectOf, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
-import { travelOf } from './orderShapes'
 
 /** The ways out of a planned order: its bounds first, then the program. */
 export function WorkOut({ program }: { readonly program: PlannedProgram }) {
@@ -34,27 +32,14 @@ export function WorkOut({ program }: { readonly program: PlannedProgram }) {
   const verdicts = useVerdicts('work')
   const isPlanning = useWorkPlan((it) => it.isPlanning)
   const worked = useMemo((): Worked => {
-    const doubtful = bench === null ? null : doubtOfFullPower(bench)
-    const beyond = bench === null ? [] : leavesTravel(program.bounds, travelOf(bench))
-    const wrong = program.findings.filter((it) => it.severity === 'error')
-    // What must not be done does not leave either.
-    const stops = bench === null ? [] : verdicts.filter((it) => it.mark === 'stop' && it.def.id !== fitsTravel.id)
-    const stopped = stops.map((it): Finding => {
-      const { head, why } = wordingOf(engineOf(bench as Bench), it, units)
-      return { code: it.def.id, severity: 'error', message: `${head}: ${why}` }
-    })
-    const findings = [...(doubtful === null ? [] : [doubtful]), ...beyond, ...stopped, ...wrong]
+    const findings = bench === null ? [] : whyOrderStays(bench, program, verdicts, units)
     const length = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
     return { text: program.text, words: `${length(program.burntLength)} with the beam on.`, findings }
   }, [program, bench, units, verdicts])
   if (bench === null) return null
-  const kind = bench.burns.materials[bench.work.material]?.kind ?? ''
   const prepare = (): Outcome<RunDraft> => {
-    const against = whyNotBurnt(kind)
-    if (against !== null) {
-      const how = bench.work.material === '' ? ' Say which material of the book the sheet is, under the drawing.' : ''
-      return refused('not-burnt', `This sheet is not burnt. ${against}.${how}`)
-    }
+    const against = refusedMaterial(bench)
+    if (against !== null) return against
     return { ok: true, value: { id: `work ${newId()}`, keep: () => DONE }, findings: [] }
   }
   return (

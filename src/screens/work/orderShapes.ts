@@ -1,5 +1,5 @@
 import type { Affine, Box } from '../../core/artwork'
-import { axisIds, type Bench } from '../../core/document'
+import type { Bench } from '../../core/document'
 import { boxUnder, copiesOf, cornerOf, placesOf, type Piece, type Work } from '../../core/work'
 
 /** What is drawn while nobody has measured the sheet, mm. */
@@ -65,13 +65,4 @@ export function extentOf(bench: Bench): Box {
     }),
     { left: sheet.left, bottom: sheet.bottom, right: sheet.right, top: sheet.top },
   )
-}
-
-/** Travel of X and Y, mm; null where it is not known. */
-export function travelOf(bench: Bench): { readonly x: number | null; readonly y: number | null } {
-  const of = (letter: string): number | null => {
-    const id = axisIds(bench).find((it) => bench.motion.axes[it]?.letter === letter)
-    return id === undefined ? null : (bench.motion.axes[id]?.travel.value ?? null)
-  }
-  return { x: of('X'), y: of('Y') }
 }

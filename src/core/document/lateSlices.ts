@@ -1,0 +1,5 @@
+import { rotaryShape } from '../rotary'
+import { lateSlices } from './bench'
+
+// Whoever checks, makes or works a whole bench imports this; the page fetches it after its first picture.
+lateSlices.rotary.tell(rotaryShape)

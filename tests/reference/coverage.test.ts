@@ -105,12 +105,15 @@ interface Held {
   known: number
 }
 
-/** Verdicts that a fit of many readings stands behind: tried on some of the draws. */
+/** Verdicts that a fit of many readings, or a whole outline, stands behind: tried on some of the draws. */
 const HEAVY: ReadonlySet<string> = new Set([
   'calibrate.inFocus',
   'calibrate.gaugeRight',
   'calibrate.touchFinds',
   'calibrate.bedInFocus',
+  'rotary.goesUnder',
+  'rotary.staysInFocus',
+  'rotary.turnsFinely',
 ])
 const HEAVY_EVERY = 20
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { MOVE, PLAIN_CARD, readProgram, writeProgram, type Step } from '../../src/core/gcode'
-import { engineFor, stationAsk, wrappedOrder, writeStations, type Bench } from '../../src/core/document'
+import { engineFor, stationAsk, stationWalk, wrappedOrder, writeStations, type Bench } from '../../src/core/document'
 import { setAt } from '../../src/core/bench'
 import { benchWith, exactly, withNumbers } from '../rotaryBench'
 
@@ -88,6 +88,60 @@ describe('one piece at the stations of a plate', () => {
     expect(without('rotary.plate.steps')).toMatchObject({ ok: false, findings: [{ path: 'rotary.plate.steps' }] })
     expect(without('electrical.fullPower')).toMatchObject({ ok: false, findings: [{ path: 'electrical.fullPower' }] })
     expect(stationAsk(setAt(bench, 'rotary.onStations', '21'))).toMatchObject({ ok: false })
+  })
+})
+
+describe('the outline of station 1', () => {
+  const bench = (choices: Readonly<Record<string, string>> = {}): Bench =>
+    benchWith(
+      [
+        [0, 12],
+        [80, 12],
+      ],
+      'plate',
+      {
+        ...WORK,
+        ...PLATE,
+        'rotary.plate.size': 24,
+        'rotary.plate.slotLength': 130,
+        'work.sheetWidth': 50,
+        'work.sheetHeight': 20,
+        'work.sheetX': 100,
+        'work.sheetY': 90,
+      },
+      choices,
+    )
+
+  it('of a slot lies around the middle of the sheet, along the axis; of a disc on its circle', () => {
+    const corners = (choices: Readonly<Record<string, string>>) => {
+      const walk = stationWalk(bench(choices))
+      if (!walk.ok) throw new Error(walk.findings[0]?.message)
+      return walk.value
+    }
+    const slot = corners({})
+    expect(slot.outline.map(({ x, y }) => [x, y])).toEqual([
+      [60, 88],
+      [190, 88],
+      [190, 112],
+      [60, 112],
+    ])
+    // Five rounds, each back to where it began.
+    const lines = slot.steps.filter((it) => it.kind === 'line')
+    expect(lines).toHaveLength(20)
+    expect(lines[3]).toMatchObject({ x: 60, y: 88 })
+    expect(Math.max(...lines.map((it) => it.power))).toBeLessThan(0.05)
+    const upright = corners({ 'rotary.stack.axisLies': 'y' }).outline
+    expect([upright[0], upright[2]]).toEqual([
+      { x: 113, y: 35 },
+      { x: 137, y: 165 },
+    ])
+    for (const { x, y } of corners({ 'rotary.plate.shape': 'disc' }).outline)
+      expect(Math.hypot(x - 125, y - 100)).toBeCloseTo(12, 9)
+  })
+
+  it('says which size is missing, and where it is entered', () => {
+    for (const path of ['rotary.plate.size', 'rotary.plate.slotLength', 'work.sheetHeight'])
+      expect(stationWalk(setAt(bench(), `${path}.value`, null))).toMatchObject({ ok: false, findings: [{ path }] })
   })
 })
 

@@ -67,6 +67,7 @@ export function whatNext(engine: Engine<Bench>, seen: Seen, system: UnitSystem):
       system,
     ),
     ...seen.tasks.slice(0, NAMED).map(taskTodo),
+    ...turning(bench),
     ...late(bench, seen.today),
     ...mending(engine, [...marked('look'), ...verdicts.filter(isElsewise)], system, 'mend'),
   ]
@@ -77,6 +78,19 @@ const BEGIN: Todo = {
   words: 'Say what you build, how large, and what it is to burn',
   why: 'A first plan follows from it, and guesses that fit the machine; everything stays open to change.',
   at: { part: 'plan/build' },
+}
+
+/** Round things are wanted, and none was told of. */
+function turning({ plan, rotary }: Bench): readonly Todo[] {
+  if (plan.goals.rotary.chosen !== 'yes' || Object.keys(rotary.objects).length > 0) return []
+  return [
+    {
+      kind: 'begin',
+      words: 'Say what is to be turned, by its diameters',
+      why: 'How it is held, whether it goes in under the head, and how far it stays in focus follow from it.',
+      at: { part: 'rotary/object' },
+    },
+  ]
 }
 
 /** Nothing was entered or planned yet. */

@@ -43,7 +43,9 @@ function Turns({ id }: { readonly id: string }) {
   const most = Math.max(5, ...points.map((it) => it.turns))
   const end = roundUp(Math.max(0.1, ...points.map((it) => Math.abs(it.overrun))))
   const x = (turns: number): number => CHART.left + ((CHART.right - CHART.left) * turns) / (most * 1.08)
-  const y = (overrun: number): number => (CHART.top + CHART.bottom) / 2 - ((CHART.bottom - CHART.top) / 2) * (overrun / end)
+  // Where nothing falls short the axis begins at nought.
+  const low = points.some((it) => it.overrun < 0) || (fit?.intercept ?? 0) < -end / 20 ? -end : 0
+  const y = (overrun: number): number => CHART.bottom - ((CHART.bottom - CHART.top) * (overrun - low)) / (end - low)
   const zero = y(0)
   return (
     <g fontSize="11.5">
@@ -52,14 +54,16 @@ function Turns({ id }: { readonly id: string }) {
         stroke="var(--ink)"
         fill="none"
       />
-      {[-end, -end / 2, 0, end / 2, end].map((it) => (
-        <g key={it}>
-          <path d={`M${CHART.left - 4} ${y(it)}h4`} stroke="var(--ink)" />
-          <text x={CHART.left - 8} y={y(it) + 4} textAnchor="end" className="num" fill="var(--second)">
-            {printNumber(it, 2)}
-          </text>
-        </g>
-      ))}
+      {[-end, -end / 2, 0, end / 2, end]
+        .filter((it) => it >= low)
+        .map((it) => (
+          <g key={it}>
+            <path d={`M${CHART.left - 4} ${y(it)}h4`} stroke="var(--ink)" />
+            <text x={CHART.left - 8} y={y(it) + 4} textAnchor="end" className="num" fill="var(--second)">
+              {printNumber(it, 2)}
+            </text>
+          </g>
+        ))}
       {Array.from({ length: most + 1 }, (_, k) => k)
         .filter((it) => most <= 10 || it % 2 === 0)
         .map((it) => (
@@ -99,13 +103,12 @@ function Turns({ id }: { readonly id: string }) {
 function Found({ id }: { readonly id: string }) {
   const ratio = useFigure(overrunATurn, id)
   const lost = useFigure(slip, id)
-  const say = (figure: typeof ratio): string | null =>
-    figure?.result.known === true ? `${printNumber(figure.result.value, 2)} mm` : null
-  const [perTurn, once] = [say(ratio), say(lost)]
-  if (perTurn === null || once === null) return null
+  if (ratio?.result.known !== true || lost?.result.known !== true) return null
+  const [perTurn, once] = [ratio.result.value, lost.result.value]
   return (
     <text x={CHART.left + 12} y={CHART.top + 4} fill="var(--ink)">
-      <tspan className="num">{perTurn}</tspan> for each turn, less <tspan className="num">{once}</tspan> at each start
+      <tspan className="num">{printNumber(perTurn, 2)} mm</tspan> for each turn, {once < 0 ? 'and' : 'less'}{' '}
+      <tspan className="num">{printNumber(Math.abs(once), 2)} mm</tspan> {once < 0 ? 'more ' : ''}at each start
     </text>
   )
 }

@@ -18,6 +18,7 @@ import {
 } from '../../state'
 import { Panel, PlainField, StageLink, useUnits } from '../../ui'
 import { HandOut, type Worked } from '../../ui/HandOut'
+import { StationWalk } from './StationWalk'
 
 /** The work order at every station of the plate: one, some or all, with a turn and a rest between. */
 export function StationsOut() {
@@ -49,6 +50,7 @@ export function StationsOut() {
         className="w-56"
         keep={(it) => setPlain('rotary.onStations', it.trim(), 'the stations that are burnt')}
       />
+      <StationWalk bench={bench} />
       {program !== null && <Out bench={bench} program={program} />}
     </Panel>
   )

@@ -67,12 +67,12 @@ describe('what npm run new writes', () => {
 
   it('a domain, listed wherever domains are', () => {
     const tree = new Tree()
-    newDomain(tree, 'air', { stage: 'air', part: 'duct' })
+    newDomain(tree, 'cost', { stage: 'log', part: 'money' })
     expect(faults(tree)).toEqual([])
-    expect(tree.read('src/core/document/bench.ts')).toMatch(/air: airShape,/)
+    expect(tree.read('src/core/document/bench.ts')).toMatch(/cost: costShape,/)
     for (const file of ['migrations', 'domains', 'catalogue'])
-      expect(tree.read(`src/core/document/${file}.ts`)).toMatch(/air(Migrations|Domain|:)/)
-    expect(tree.read('src/core/index.ts')).toMatch(/as air from/)
+      expect(tree.read(`src/core/document/${file}.ts`)).toMatch(/cost(Migrations|Domain|:)/)
+    expect(tree.read('src/core/index.ts')).toMatch(/as cost from/)
   })
 
   it('writes nothing where it does not fit, and says why', () => {

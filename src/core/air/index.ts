@@ -1,0 +1,6 @@
+export * from './box'
+export * from './duct'
+export * from './fan'
+export * from './fittings'
+export * from './network'
+export * from './parts'

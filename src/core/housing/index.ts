@@ -1,0 +1,3 @@
+export * from './lid'
+export * from './panels'
+export * from './sight'

@@ -1,0 +1,226 @@
+import { randomLcg, randomUniform } from 'd3-random'
+import { describe, expect, it } from 'vitest'
+import {
+  boxPanels,
+  cameraHeight,
+  deciding,
+  forceToHold,
+  gasForce,
+  hingeLoad,
+  lidTravel,
+  lidWeight,
+  materialOf,
+  SHEET_DENSITY,
+  sightOut,
+  springAt,
+  windowFrame,
+  type BoxAsked,
+  type Lid,
+  type LineOut,
+  type Rect,
+  type WayOut,
+} from '../../src/core/housing'
+
+const rad = (degrees: number): number => (degrees * Math.PI) / 180
+const drawn = (seed: number) => {
+  const source = randomLcg(seed)
+  return (low: number, high: number): number => randomUniform.source(source)(low, high)()
+}
+
+describe('a lid on springs', () => {
+  const lid: Lid = { mass: 4, centre: 250, above: 0, onLid: 150, onLidAbove: 0, boxX: 60, boxY: -250, count: 2 }
+
+  it.each([
+    // Worked example of the trade.
+    [0, 265.7, 34.7],
+    [40, null, 38.2],
+    [75, 395.5, 27.3],
+  ])('at %d° is as worked by hand', (degrees, length, force) => {
+    expect(Math.abs(forceToHold(lid, rad(degrees)) - force)).toBeLessThan(0.06)
+    if (length !== null) expect(springAt(lid, rad(degrees)).length).toBeCloseTo(length, 1)
+  })
+
+  it('needs what virtual work says: n F dL = m g dh, whatever its shape', () => {
+    const draw = drawn(5)
+    for (let round = 0; round < 200; round++) {
+      const any: Lid = {
+        mass: draw(0.5, 12),
+        centre: draw(100, 400),
+        above: draw(-20, 60),
+        onLid: draw(60, 300),
+        onLidAbove: draw(-30, 30),
+        boxX: draw(-40, 200),
+        boxY: draw(-400, -60),
+        count: round % 2 === 0 ? 2 : 1,
+      }
+      const angle = draw(0, 1.3)
+      const h = 1e-5
+      const height = (at: number): number => any.centre * Math.sin(at) + any.above * Math.cos(at)
+      const dHeight = (height(angle + h) - height(angle - h)) / (2 * h)
+      const dLength = (springAt(any, angle + h).length - springAt(any, angle - h).length) / (2 * h)
+      const wanted = (any.mass * 9.80665 * dHeight) / (any.count * dLength)
+      expect(forceToHold(any, angle) / wanted).toBeCloseTo(1, 5)
+      expect(lidWeight(any, angle)).toBeCloseTo((any.mass * 9.80665 * dHeight) / 1000, 6)
+    }
+  })
+
+  it('falls in the cold what holds in the warm, and opens by itself with springs that are too strong', () => {
+    const spring = { force: 36, progression: 1, stretched: 396, stroke: 135 }
+    const travel = (force: number, celsius: number) =>
+      lidTravel(lid, { ...spring, force }, { to: rad(75), friction: 0.5, celsius, edge: 500 })
+    expect(gasForce(spring, 396, -10) / gasForce(spring, 396, 20)).toBeCloseTo(1 - 0.0034 * 30, 9)
+    const warm = travel(36, 20)
+    expect(new Set(warm.filter((it) => it.angle < rad(45)).map((it) => it.does))).toEqual(new Set(['holds']))
+    expect(new Set(travel(36, -20).map((it) => it.does))).toContain('falls')
+    expect(new Set(travel(60, 20).map((it) => it.does))).toEqual(new Set(['opens']))
+    // What the hand feels at the edge is the moment over its way from the hinge.
+    for (const it of warm) expect(it.hand * 0.5).toBeCloseTo(-it.moment, 9)
+  })
+
+  it('loads its hinge with all that springs and weight do not carry of each other', () => {
+    // Held by springs that push straight up through the middle of its mass the hinge carries nothing.
+    const plumb: Lid = { mass: 5, centre: 200, above: 0, onLid: 200, onLidAbove: 0, boxX: 200, boxY: -300, count: 2 }
+    expect(hingeLoad(plumb, 0, forceToHold(plumb, 0))).toBeCloseTo(0, 9)
+    expect(hingeLoad(plumb, 0, 0)).toBeCloseTo(5 * 9.80665, 9)
+  })
+})
+
+describe('panels of a box', () => {
+  it('with any joint are as much material as outside less inside, to 0.01 mm of every size', () => {
+    const draw = drawn(6)
+    for (let round = 0; round < 200; round++) {
+      const t = draw(3, 19)
+      const asked: BoxAsked = {
+        inside: { width: draw(200, 900), depth: draw(200, 900), height: draw(150, 600) },
+        thickness: t,
+        joint: round % 3 === 0 ? { kind: 'butt' } : { kind: round % 3 === 1 ? 'rebate' : 'groove', depth: draw(0, 0.5) * t },
+        hasFloor: round % 2 === 0,
+      }
+      const made = boxPanels(asked)
+      if (!made.ok) throw new Error(made.findings[0]?.message)
+      const { outside, panels } = made.value
+      const volume = (it: { width: number; depth: number; height: number }): number => it.width * it.depth * it.height
+      const wanted = volume(outside) - volume(asked.inside)
+      expect(materialOf(panels, t) / wanted).toBeCloseTo(1, 10)
+      // Two sides and what stands between them fill the outside, to a hundredth of a millimetre.
+      const j = asked.joint.kind === 'butt' ? 0 : asked.joint.depth
+      const across = panels.find((it) => it.name === 'front')!.along + 2 * (t - j)
+      expect(Math.abs(across - outside.width)).toBeLessThan(0.01)
+      expect(outside.height - asked.inside.height).toBeCloseTo(asked.hasFloor ? 2 * t : t, 9)
+    }
+  })
+
+  it('contradictions are said in words', () => {
+    const asked: BoxAsked = {
+      inside: { width: 400, depth: 300, height: 200 },
+      thickness: 9,
+      joint: { kind: 'groove', depth: 9 },
+      hasFloor: true,
+    }
+    expect(boxPanels(asked)).toMatchObject({ ok: false, findings: [{ code: 'joint-through' }] })
+    expect(boxPanels({ ...asked, inside: { ...asked.inside, height: 0 } })).toMatchObject({
+      ok: false,
+      findings: [{ code: 'no-size' }],
+    })
+    expect(boxPanels({ ...asked, joint: { kind: 'groove', depth: 6 } })).toMatchObject({
+      ok: true,
+      findings: [{ code: 'joint-deep' }],
+    })
+  })
+
+  it('a lid of birch 600 × 500 × 6 weighs 1.224 kg; a camera of 60° sees 400 mm from 346 (worked examples of the trade)', () => {
+    const volume = materialOf([{ name: 'roof', along: 600, across: 500, taken: 0 }], 6)
+    expect((volume * SHEET_DENSITY.birch) / 1e9).toBeCloseTo(1.224, 6)
+    expect(cameraHeight(400, rad(60))).toBeCloseTo(346, 0)
+  })
+
+  it('the largest need decides, the first of two alike', () => {
+    const needs = [
+      { id: 'head', label: 'head', size: 210 },
+      { id: 'rotary', label: 'rotary', size: 260 },
+      { id: 'camera', label: 'camera', size: 260 },
+    ]
+    expect(deciding(needs)?.id).toBe('rotary')
+    expect(deciding([])).toBeNull()
+  })
+
+  it('a window’s frame closes about the sheet as it is: sheet and play between the grooves’ grounds', () => {
+    const sheet = { width: 300, height: 200 }
+    const made = windowFrame(sheet, { bar: 40, groove: 10, play: 1, tongue: 12 })
+    if (!made.ok) throw new Error(made.findings[0]?.message)
+    const { open, outside, upright, level } = made.value
+    // From ground to ground of the grooves: what stands open and two grooves.
+    expect(open.width + 2 * 10).toBeCloseTo(sheet.width + 2 * 1, 9)
+    expect(outside.width).toBeCloseTo(level - 2 * 12 + 2 * 40, 9)
+    expect(upright).toBe(outside.height)
+    expect(windowFrame(sheet, { bar: 40, groove: 10, play: 10, tongue: 12 })).toMatchObject({
+      ok: false,
+      findings: [{ code: 'falls-out' }],
+    })
+    expect(windowFrame(sheet, { bar: 10, groove: 10, play: 1, tongue: 3 })).toMatchObject({
+      ok: false,
+      findings: [{ code: 'groove-through' }],
+    })
+  })
+})
+
+/** Whether a line goes out, by walking along it and asking at every plane: written apart. */
+function goesOut({ from, to }: LineOut, { edges, baffles }: WayOut): boolean {
+  const meets = (rect: Rect): boolean | null => {
+    const [p, q] = [from[rect.axis], to[rect.axis]]
+    if (p === q || (rect.at - p) / (q - p) < 0 || (rect.at - p) / (q - p) > 1) return null
+    const t = (rect.at - p) / (q - p)
+    const others = [0, 1, 2].filter((it) => it !== rect.axis)
+    return others.every((axis, k) => {
+      const at = from[axis]! + (to[axis]! - from[axis]!) * t
+      return at >= rect.low[k]! && at <= rect.high[k]!
+    })
+  }
+  return edges.every((it) => meets(it) !== false) && !baffles.some((it) => meets(it) === true)
+}
+
+describe('lines of sight out of a box', () => {
+  it('none that casting rays finds is missed, over 200 drawn boxes; what is called a line is one', () => {
+    const draw = drawn(2026)
+    const kinds = { seen: 0, narrow: 0, shut: 0 }
+    for (let round = 0; round < 200; round++) {
+      // An inlet in the wall x = 500, 9 mm thick, and up to three plates before it.
+      const [y, z] = [draw(40, 340), draw(20, 200)]
+      const [wide, tall] = [draw(10, 80), draw(5, 60)]
+      const hole = (at: number): Rect => ({ axis: 0, at, low: [y, z], high: [y + wide, z + tall] })
+      const baffles = Array.from({ length: Math.floor(draw(1, 4)) }, (_, k): Rect => {
+        const over = draw(-5, 60)
+        return k === 2
+          ? { axis: 2, at: z + tall + draw(0, 30), low: [draw(380, 460), y - 60], high: [500, y + wide + 60] }
+          : { axis: 0, at: 500 - draw(15, 60), low: [y - over, z - over], high: [y + wide + over, z + tall + over] }
+      })
+      const way: WayOut = { edges: [hole(500), hole(509)], baffles }
+      const work: Rect = { axis: 2, at: draw(0, 20), low: [60, 60], high: [400, 320] }
+      const found = sightOut(work, way, 1)
+      kinds[found.kind]++
+      if (found.kind === 'seen') expect(goesOut(found.line, way)).toBe(true)
+      if (found.kind !== 'shut') continue
+      for (let ray = 0; ray < 800; ray++) {
+        const line: LineOut = {
+          from: [draw(60, 400), draw(60, 320), work.at],
+          to: [509, draw(y, y + wide), draw(z, z + tall)],
+        }
+        expect(goesOut(line, way), `box ${round}, ray ${ray}`).toBe(false)
+      }
+    }
+    // The draw must hold both kinds, else it says nothing.
+    expect(kinds.seen).toBeGreaterThan(40)
+    expect(kinds.shut).toBeGreaterThan(30)
+  })
+
+  it('a plate that is a hair too short lets one through; one that covers it does not', () => {
+    const hole = (at: number): Rect => ({ axis: 0, at, low: [100, 100], high: [140, 120] })
+    const plate = (high: number): Rect => ({ axis: 0, at: 470, low: [0, 0], high: [400, high] })
+    const work: Rect = { axis: 2, at: 0, low: [60, 60], high: [400, 320] }
+    const look = (high: number) => sightOut(work, { edges: [hole(500), hole(509)], baffles: [plate(high)] }, 0.5).kind
+    // The highest line to the upper outer edge, from the far end of the work, passes the plate at 120·(470−60)/(509−60).
+    const needed = (120 * (470 - 60)) / (509 - 60)
+    expect(look(needed + 0.01)).toBe('shut')
+    expect(look(needed - 0.5)).not.toBe('shut')
+  })
+})

@@ -70,6 +70,7 @@ export class Driver {
       await route.locator(`a[href*="/${stage}"]`).click()
       const link = this.page.locator(`main nav a[href="${address}"]`)
       const several = (STAGES.find((it) => it.id === stage)?.parts.length ?? 0) > 1
+      if (several) await this.page.locator(`main nav a[href^="/bench/${benchId}/${stage}/"]`).first().waitFor()
       // A part that makes no sense for this machine is not offered; its address leads there all the same.
       if (several && (await link.count()) > 0) await link.click()
       else if (several) await this.page.goto(address)

@@ -1,2 +1,4 @@
 export * from './bars'
+export * from './guillotine'
+export * from './slicing'
 export * from './strip'

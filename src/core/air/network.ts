@@ -1,4 +1,3 @@
-import { findRoot } from '../bench'
 import { solveLinear } from '../electrical'
 import { accepted, refused, type Finding, type Outcome } from '../units'
 import { partGain, type AirPart } from './parts'
@@ -40,7 +39,7 @@ const STEEP = 0.01
  * Solves a network of ducts, boxes, leaks and fans: what comes into a place goes out of it, and round every loop pressures add to 0.
  * @returns Pressures and flows; or why there are none: nothing that moves the air, a piece without any room, a branch without resistance, a name twice.
  * A fan that is blown backwards is a warning. Valid: any number of loops, branches and fans whose curves fall; air at 20 °C.
- * Source: Kirchhoff's laws; flows of each branch by its own root, pressures by Newton with halved steps: the equations are monotone, so there is one solution.
+ * Source: Kirchhoff's laws; flows of each branch by its own root (Newton within a bracket), pressures by Newton with halved steps: the equations are monotone, so there is one solution.
  * @throws never: a network that does not settle in 300 steps is refused.
  */
 export function solveAir(network: AirNetwork): Outcome<AirSolution> {
@@ -125,11 +124,22 @@ function flowOf(branch: AirBranch, gain: number): number {
   const off = (flow: number): number => branchGain(branch, flow) - gain
   const atRest = off(0)
   if (atRest === 0) return 0
-  // What it adds falls as the flow grows.
+  // What it adds falls as the flow grows: the root lies between rest and where it has changed its sign.
   const way = Math.sign(atRest)
   let far = way * 0.01
   while (off(far) * way > 0) far *= 4
-  return findRoot(off, 0, far, 1e-13)
+  let [near, flow] = [0, far]
+  for (let step = 0; step < 200; step++) {
+    const left = off(flow)
+    if (left * way > 0) near = flow
+    else far = flow
+    const newton = flow - left / slopeOf(branch, flow)
+    const isWithin = (newton - near) * (newton - far) < 0
+    const next = isWithin ? newton : (near + far) / 2
+    if (Math.abs(next - flow) <= 1e-13 * Math.abs(flow)) return next
+    flow = next
+  }
+  return flow
 }
 
 function solved(

@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs'
 import { extname, join, resolve } from 'node:path'
-import compression from 'compression'
 import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
 
@@ -56,7 +55,7 @@ export function createServer(folder: string): Express {
     response.setHeader('Permissions-Policy', 'microphone=(self), camera=(), geolocation=(), serial=(self)')
     next()
   })
-  app.use(compression())
+  // Nothing is packed: it goes to this machine only, and packing takes longer than it saves.
   app.use('/assets', express.static(`${root}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
   // The worker that keeps the application in the browser must be looked up anew each time, or nothing new is ever found.
   app.get('/sw.js', (_, response, next) =>

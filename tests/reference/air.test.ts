@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import {
   AIR,
   bendLoss,
+  changesThatHelp,
   clearTime,
   ductNeeds,
   faceVelocity,
@@ -400,6 +401,33 @@ describe('networks of air against an independent solver', () => {
     ['no room at all', [way('a', 'box', 'tee', FAN), way('b', 'tee', 'box', duct(100))], 'in-pieces'],
   ] as const)('with %s are refused in words', (_, branches, code) => {
     expect(solveAir({ rooms: ROOMS, branches })).toMatchObject({ ok: false, findings: [{ code }] })
+  })
+
+  it('of all changes to one part the one that helps most comes first, and each is what solving anew gives', () => {
+    const network: AirNetwork = {
+      rooms: ROOMS,
+      branches: [
+        way('leaks', 'room', 'box', gap(20)),
+        way('inlet', 'room', 'box', gap(60)),
+        way('duct', 'box', 'outside', FAN, duct(3000, 100, 3, 4), k(1.2), k(0.3), FILTER),
+      ],
+    }
+    const now = byLinearTheory(network).get('duct')!
+    const found = changesThatHelp(network, 'duct', ['leaks'])
+    expect(found.map((it) => it.gain)).toEqual(found.map((it) => it.gain).toSorted((p, q) => q - p))
+    // Whatever lets more through on the way of all the air lets more through in all.
+    for (const it of found) expect(it.gain).toBeGreaterThan(0)
+    expect(found.some((it) => it.branch === 'leaks')).toBe(false)
+    const stretched = found.find((it) => it.kind === 'stretch')!
+    const parts = [FAN, duct(3000, 100, 3), k(1.2), k(0.3), FILTER]
+    const anew = byLinearTheory({
+      ...network,
+      branches: [...network.branches.slice(0, 2), way('duct', 'box', 'outside', ...parts)],
+    })
+    expect((now + stretched.gain) * H).toBeCloseTo(anew.get('duct')! * H, 3)
+    // A slack hose is what most is lost by; half a bend least. (common practice)
+    expect(['wider', 'smooth', 'stretch']).toContain(found[0]!.kind)
+    expect(found.at(-1)).toMatchObject({ kind: 'gentler', part: 3 })
   })
 
   it('a loop without a fan stands still, and a fan that is blown backwards is named', () => {

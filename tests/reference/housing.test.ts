@@ -10,6 +10,7 @@ import {
   lidTravel,
   lidWeight,
   materialOf,
+  mountsThatHold,
   SHEET_DENSITY,
   sightOut,
   springAt,
@@ -75,6 +76,40 @@ describe('a lid on springs', () => {
     expect(new Set(travel(60, 20).map((it) => it.does))).toEqual(new Set(['opens']))
     // What the hand feels at the edge is the moment over its way from the hinge.
     for (const it of warm) expect(it.hand * 0.5).toBeCloseTo(-it.moment, 9)
+  })
+
+  it('has places for its springs that keep it up cold too, within their stroke: no place of a finer search does better by much', () => {
+    const spring = { force: 60, progression: 1.3, stretched: 285, stroke: 90 }
+    const room = {
+      onLid: [60, 300],
+      boxX: [20, 200],
+      boxY: [-260, -60],
+      to: rad(80),
+      coldest: 5,
+      warmest: 35,
+    } as const
+    const found = mountsThatHold(lid, spring, room)
+    expect(found).toHaveLength(5)
+    for (const it of found) {
+      const hung = { ...lid, ...it }
+      const travel = (celsius: number) => lidTravel(hung, spring, { to: room.to, friction: 0, celsius, edge: 500 })
+      // Each is looked at again through the whole travel; a spring beyond its stroke would be refused there.
+      expect(travel(5).at(-1)!.moment).toBeGreaterThan(0)
+      expect(travel(5).at(-1)!.moment).toBeCloseTo(-it.shutsOpen, 9)
+      const hand = [...travel(5), ...travel(35)].map(({ moment }) => Math.abs(moment))
+      expect(Math.max(...hand)).toBeGreaterThanOrEqual(it.byHand - 1e-9)
+      expect(Math.max(...hand)).toBeLessThan(it.byHand * 1.02 + 0.01)
+    }
+    // 300 places at random.
+    const draw = drawn(9)
+    const byChance = Array.from({ length: 300 }, () => {
+      const at = draw(60, 300)
+      const [x, y] = [draw(20, 200), draw(-260, -60)]
+      return mountsThatHold(lid, spring, { ...room, onLid: [at, at], boxX: [x, x], boxY: [y, y] }, 1)[0]?.byHand ?? Infinity
+    })
+    expect(found[0]!.byHand).toBeLessThan(Math.min(...byChance) * 1.15)
+    // Springs that are far too weak hold it nowhere.
+    expect(mountsThatHold(lid, { ...spring, force: 8 }, room)).toEqual([])
   })
 
   it('loads its hinge with all that springs and weight do not carry of each other', () => {

@@ -1,5 +1,6 @@
 export * from './adapter'
 export * from './box'
+export * from './changes'
 export * from './duct'
 export * from './fan'
 export * from './fittings'

@@ -1,3 +1,4 @@
 export * from './lid'
+export * from './mounts'
 export * from './panels'
 export * from './sight'

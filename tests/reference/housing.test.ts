@@ -12,6 +12,7 @@ import {
   materialOf,
   mountsThatHold,
   SHEET_DENSITY,
+  sightByMirror,
   sightOut,
   springAt,
   windowFrame,
@@ -246,6 +247,39 @@ describe('lines of sight out of a box', () => {
     // The draw must hold both kinds, else it says nothing.
     expect(kinds.seen).toBeGreaterThan(40)
     expect(kinds.shut).toBeGreaterThan(30)
+  })
+
+  it('by way of a bright wall none is missed that a ray finds which bounces there', () => {
+    const draw = drawn(77)
+    const kinds = { seen: 0, narrow: 0, shut: 0 }
+    for (let round = 0; round < 60; round++) {
+      const [y, z] = [draw(40, 300), draw(60, 200)]
+      const [wide, tall] = [draw(10, 60), draw(5, 40)]
+      const hole = (at: number): Rect => ({ axis: 0, at, low: [y, z], high: [y + wide, z + tall] })
+      // The wall opposite is bright in a patch; a plate stands somewhere between.
+      const patch: Rect = { axis: 0, at: 0, low: [draw(0, 200), draw(0, 150)], high: [draw(210, 400), draw(160, 300)] }
+      const plate: Rect = {
+        axis: 0,
+        at: draw(60, 460),
+        low: [draw(-50, 150), draw(-50, 60)],
+        high: [draw(200, 400), draw(80, 260)],
+      }
+      const way: WayOut = { edges: [hole(500), hole(509)], baffles: [plate] }
+      const work: Rect = { axis: 2, at: 5, low: [100, 60], high: [400, 320] }
+      const found = sightByMirror(work, way, patch, 2)
+      kinds[found.kind]++
+      if (found.kind !== 'shut') continue
+      for (let ray = 0; ray < 2000; ray++) {
+        const from: [number, number, number] = [draw(100, 400), draw(60, 320), 5]
+        const at: [number, number, number] = [0, draw(patch.low[0], patch.high[0]), draw(patch.low[1], patch.high[1])]
+        // Off the wall with x turned about, on to the outer edge at 509.
+        const on = at.map((it, k) => (k === 0 ? 509 : it + ((it - from[k]!) * 509) / from[0])) as [number, number, number]
+        const free = goesOut({ from, to: at }, { edges: [], baffles: way.baffles }) && goesOut({ from: at, to: on }, way)
+        expect(free, `box ${round}, ray ${ray}`).toBe(false)
+      }
+    }
+    expect(kinds.seen).toBeGreaterThan(10)
+    expect(kinds.shut).toBeGreaterThan(10)
   })
 
   it('a plate that is a hair too short lets one through; one that covers it does not', () => {

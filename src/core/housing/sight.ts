@@ -69,6 +69,24 @@ export function sightOut(work: Rect, { edges, baffles }: WayOut, fine = 1): Sigh
   return narrow === null ? { kind: 'shut' } : { kind: 'narrow', line: narrow }
 }
 
+/** A rectangle as a mirror shows it. @param axis The mirror is square to it. @param at Where it stands, mm. Valid: any. Source: by definition. */
+export function mirrored(rect: Rect, axis: 0 | 1 | 2, at: number): Rect {
+  if (rect.axis === axis) return { ...rect, at: 2 * at - rect.at }
+  const k = OTHERS[rect.axis].indexOf(axis as never)
+  const swap = (ends: readonly [number, number], other: readonly [number, number]): [number, number] =>
+    k === 0 ? [2 * at - (other[0]), ends[1]] : [ends[0], 2 * at - (other[1])]
+  return { ...rect, low: swap(rect.low, rect.high), high: swap(rect.high, rect.low) }
+}
+
+/**
+ * The same by way of one bright patch of a wall, floor or window: a line from the mirror image of the work through the patch. @param patch Where it is bright. @param fine mm.
+ * Valid: flat patches square to the axes, one bounce. Source: the law of reflection, by images; plates before the patch are seen in it too.
+ */
+export function sightByMirror(work: Rect, { edges, baffles }: WayOut, patch: Rect, fine = 1): Sight {
+  const image = (it: Rect): Rect => mirrored(it, patch.axis, patch.at)
+  return sightOut(image(work), { edges: [patch, ...edges], baffles: [...baffles, ...baffles.map(image)] }, fine)
+}
+
 /** Lines from a box of places of the work to a box of places of the opening: two coordinates of each. */
 interface Bundle {
   readonly low: readonly number[]

@@ -74,7 +74,7 @@ export function mirrored(rect: Rect, axis: 0 | 1 | 2, at: number): Rect {
   if (rect.axis === axis) return { ...rect, at: 2 * at - rect.at }
   const k = OTHERS[rect.axis].indexOf(axis as never)
   const swap = (ends: readonly [number, number], other: readonly [number, number]): [number, number] =>
-    k === 0 ? [2 * at - (other[0]), ends[1]] : [ends[0], 2 * at - (other[1])]
+    k === 0 ? [2 * at - other[0], ends[1]] : [ends[0], 2 * at - other[1]]
   return { ...rect, low: swap(rect.low, rect.high), high: swap(rect.high, rect.low) }
 }
 

@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib'
-import type { Browser } from '@playwright/test'
+import type { Browser, Response } from '@playwright/test'
 
 /** Script that may come before the first picture of the demo bench, kB gzipped. */
 export const FIRST_PICTURE_KB = 170
@@ -17,15 +17,16 @@ export async function scriptBeforeFirstPicture(browser: Browser, home: string): 
   await first.close()
   const second = await fresh.newPage()
   await second.addInitScript(watchPlate)
-  const scripts: { readonly url: string; readonly size: Promise<number> }[] = []
+  const scripts: Response[] = []
   second.on('response', (it) => {
-    if (it.url().endsWith('.js')) scripts.push({ url: it.url(), size: it.body().then((body) => gzipSync(body).length) })
+    if (it.url().endsWith('.js')) scripts.push(it)
   })
   await second.goto(url)
   await second.locator('[data-plate] svg').waitFor()
   // The page's own clock says what came before: a slow machine tells of the plate long after it stood.
   const before = new Set(await second.evaluate(scriptsBeforePlate))
-  const sizes = await Promise.all(scripts.filter((it) => before.has(it.url)).map((it) => it.size))
+  const counted = scripts.filter((it) => before.has(it.url()))
+  const sizes = await Promise.all(counted.map(async (it) => gzipSync(await it.body()).length))
   await fresh.close()
   return sizes.reduce((sum, size) => sum + size, 0)
 }

@@ -3,8 +3,10 @@ let hold = true
 
 /** Whether a key is one of those that work everywhere; `Keys` says what each does. */
 function isOurs({ key, ctrlKey, metaKey, target }: KeyboardEvent): boolean {
-  if (ctrlKey || metaKey) return 'kzys.'.includes(key.toLowerCase())
-  return '?[]'.includes(key) && !(target instanceof HTMLElement && target.matches('input, textarea, select'))
+  const isField = target instanceof HTMLElement && target.matches('input, textarea, select')
+  // Within a field undo is the field's own, and letters are letters.
+  if (ctrlKey || metaKey) return (isField ? 'ks.' : 'kszy.').includes(key.toLowerCase())
+  return !isField && '?[]'.includes(key)
 }
 
 /**

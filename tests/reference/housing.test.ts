@@ -33,7 +33,7 @@ describe('a lid on springs', () => {
   const lid: Lid = { mass: 4, centre: 250, above: 0, onLid: 150, onLidAbove: 0, boxX: 60, boxY: -250, count: 2 }
 
   it.each([
-    // Worked example of the trade.
+    // Worked example of the trade. (common practice)
     [0, 265.7, 34.7],
     [40, null, 38.2],
     [75, 395.5, 27.3],

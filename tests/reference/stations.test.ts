@@ -140,7 +140,13 @@ describe('the outline of station 1', () => {
   })
 
   it('says which size is missing, and where it is entered', () => {
-    for (const path of ['rotary.plate.size', 'rotary.plate.slotLength', 'work.sheetHeight'])
+    for (const path of [
+      'rotary.plate.size',
+      'rotary.plate.slotLength',
+      'work.sheetHeight',
+      'work.sheetX',
+      'calibrate.sightPower',
+    ])
       expect(stationWalk(setAt(bench(), `${path}.value`, null))).toMatchObject({ ok: false, findings: [{ path }] })
   })
 })

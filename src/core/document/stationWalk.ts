@@ -27,12 +27,18 @@ export function stationWalk({ rotary, work, calibrate }: Bench): Outcome<Station
       ...(isDisc ? [] : ([['rotary.plate.slotLength', plate.slotLength]] as const)),
       ['work.sheetWidth', work.sheetWidth],
       ['work.sheetHeight', work.sheetHeight],
+      ['work.sheetX', work.sheetX],
+      ['work.sheetY', work.sheetY],
+      ['calibrate.sightPower', calibrate.sightPower],
     ] as const
   ).find(([, it]) => it.value === null)
   if (missing !== undefined) {
-    const what = missing[0].startsWith('work.')
-      ? 'Enter the size of the order’s sheet: its middle lies at station 1.'
-      : 'Enter how large a station is.'
+    const what =
+      missing[0] === 'calibrate.sightPower'
+        ? 'Enter the power that is seen and does not mark: the outline is walked with it.'
+        : missing[0].startsWith('work.')
+          ? 'Enter the size of the order’s sheet and where it lies: its middle lies at station 1.'
+          : 'Enter how large a station is.'
     return refused('no-outline', what, { path: missing[0] })
   }
   const of = (it: { readonly value: number | null }): number => it.value ?? 0

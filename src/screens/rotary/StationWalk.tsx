@@ -13,8 +13,8 @@ export function StationWalk({ bench }: { readonly bench: Bench }) {
       <summary className="cursor-pointer text-teal">Find station 1 by its outline</summary>
       <p className="max-w-[46rem] pt-1">
         At sighting power the outline of one station is walked five times, around the middle of the order’s sheet, lying along{' '}
-        {bench.rotary.stack.axisLies.chosen === 'y' ? 'Y' : 'X'}. With eyewear on, turn the plate by its rim until station 1 lies
-        under the light, then lock it: from there all angles are counted.
+        {bench.rotary.stack.axisLies.chosen === 'y' ? 'Y' : 'X'}. With eyewear on, your hand at the far rim, turn the plate until
+        station 1 lies under the light, then lock it: from there all angles are counted.
       </p>
       {walk.ok ? <Walk bench={bench} walk={walk.value} /> : <Findings findings={walk.findings} />}
     </details>

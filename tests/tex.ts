@@ -6,6 +6,7 @@ const SI: Partial<Readonly<Record<Quantity, number>>> = {
   speed: 1e-3,
   acceleration: 1e-3,
   stepsPerLength: 1e3,
+  area: 1e-4,
 }
 
 /** SI units for one of the core's. */

@@ -50,6 +50,7 @@ describe('the demo', () => {
       'calibrate.runSquare unknown',
       'plan.everythingOrdered look', // the hose
       'plan.bagEnough look', // two screws of the motors
+      'air.carries look', // slower than 5 m/s in Ø100
       'burn.cutKnown look', // card and cork were tried a few times only
       'burn.cutKnown look',
       'work.cutsThrough look', // the labels are cut as fast as the stale setting says

@@ -9,6 +9,7 @@ import { HERON_FOCUS, heronFocus } from './heronFocus'
 import { heronBurns } from './heronBurns'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
+import { heronAir } from './heronAir'
 import { heronRotary } from './heronRotary'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import { heronArtwork, heronWork } from './heronWork'
@@ -172,6 +173,7 @@ export function heron(id = 'heron'): BenchBundle {
     work: heronWork(id, blank.work),
     plan: heronPlan(blank.plan),
     rotary: heronRotary,
+    air: heronAir,
     safety: {
       ...blank.safety,
       eyewearDensity: stated(6, '6', 'OD', 0),

@@ -4,6 +4,7 @@ import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
+import { ploverAir } from './ploverAir'
 import { ploverRack } from './ploverCutter'
 import { ploverRotary } from './ploverRotary'
 import { ploverArtwork, ploverBurns, ploverWork } from './ploverWork'
@@ -130,6 +131,7 @@ export function plover(id = 'plover'): BenchBundle {
     burns: ploverBurns(blank.burns),
     work: ploverWork(id, blank.work),
     rotary: ploverRotary,
+    air: ploverAir,
     plan: {
       ...blank.plan,
       build: { chosen: 'retrofit', origin: 'stated', doubt: { kind: 'exact' } },

@@ -1,4 +1,5 @@
 import type { StageDef } from '../ui/stage'
+import { air } from './air/stage'
 import { beam } from './beam/stage'
 import { burns } from './burns/stage'
 import { controller } from './controller/stage'
@@ -29,11 +30,7 @@ export const STAGES: readonly StageDef[] = [
     name: 'Housing',
     question: 'What box, what panels, what window, from which sheets?',
   }),
-  later({
-    id: 'air',
-    name: 'Air',
-    question: 'Will the smoke leave, and where does fresh air come in?',
-  }),
+  air,
   safety,
   later({
     id: 'log',

@@ -116,6 +116,8 @@ const HEAVY: ReadonlySet<string> = new Set([
   'rotary.turnsFinely',
 ])
 const HEAVY_EVERY = 20
+/** Behind all of the air a network is solved. */
+const isHeavy = (id: string): boolean => HEAVY.has(id) || id.startsWith('air.')
 
 /** How often each margin fell within its interval, all of them drawn together: what they share is worked once a draw. */
 function coverage(bench: Bench, verdicts: readonly Verdict[]): ReadonlyMap<Verdict, Held> {
@@ -151,7 +153,7 @@ function coverage(bench: Bench, verdicts: readonly Verdict[]): ReadonlyMap<Verdi
       put(tree, path, by === undefined ? drawn : Number(drawn) * (1 + scale) + zero)
     }
     for (const [verdict, count] of counts) {
-      if (HEAVY.has(verdict.def.id) && i % HEAVY_EVERY > 0) continue
+      if (isHeavy(verdict.def.id) && i % HEAVY_EVERY > 0) continue
       countOne(verdict, count, () => view.figure(verdict.margin.def, ...verdict.margin.args))
     }
   }

@@ -41,7 +41,8 @@ export function frictionFactor(re: number, relative: number): number {
 
 /** Root of x + 2 log₁₀(ε/3.7 + 2.51x/Re) = 0 for x = 1/√f; the left side is convex and rises, so that Newton never overshoots twice. */
 function colebrook(re: number, relative: number): number {
-  let x = 6
+  // Haaland's own form of it (1983), to 2 %.
+  let x = -1.8 * Math.log10((relative / 3.7) ** 1.11 + 6.9 / re)
   for (let k = 0; k < 60; k++) {
     const inner = relative / 3.7 + (2.51 * x) / re
     const next = x - (x + 2 * Math.log10(inner)) / (1 + (2 * 2.51) / (Math.LN10 * re * inner))

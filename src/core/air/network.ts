@@ -39,7 +39,7 @@ const STEEP = 0.01
  * Solves a network of ducts, boxes, leaks and fans: what comes into a place goes out of it, and round every loop pressures add to 0.
  * @returns Pressures and flows; or why there are none: nothing that moves the air, a piece without any room, a branch without resistance, a name twice.
  * A fan that is blown backwards is a warning. Valid: any number of loops, branches and fans whose curves fall; air at 20 °C.
- * Source: Kirchhoff's laws; flows of each branch by its own root (Newton within a bracket), pressures by Newton with halved steps: the equations are monotone, so there is one solution.
+ * Source: Kirchhoff's laws; flows of each branch by its own root (false position), pressures by Newton with halved steps: the equations are monotone, so there is one solution.
  * @throws never: a network that does not settle in 300 steps is refused.
  */
 export function solveAir(network: AirNetwork): Outcome<AirSolution> {
@@ -119,27 +119,30 @@ function slopeOf(branch: AirBranch, flow: number): number {
   return Math.min(-STEEP, (branchGain(branch, flow + step) - branchGain(branch, flow - step)) / (2 * step))
 }
 
-/** Flow at which a branch adds a pressure, m³/s. */
+/** Flow at which a branch adds a pressure, m³/s. Source: false position after Anderson and Björck (1973): one look at the branch a step. */
 function flowOf(branch: AirBranch, gain: number): number {
   const off = (flow: number): number => branchGain(branch, flow) - gain
-  const atRest = off(0)
-  if (atRest === 0) return 0
+  let near = { flow: 0, off: off(0) }
+  if (near.off === 0) return 0
   // What it adds falls as the flow grows: the root lies between rest and where it has changed its sign.
-  const way = Math.sign(atRest)
-  let far = way * 0.01
-  while (off(far) * way > 0) far *= 4
-  let [near, flow] = [0, far]
-  for (let step = 0; step < 200; step++) {
-    const left = off(flow)
-    if (left * way > 0) near = flow
-    else far = flow
-    const newton = flow - left / slopeOf(branch, flow)
-    const isWithin = (newton - near) * (newton - far) < 0
-    const next = isWithin ? newton : (near + far) / 2
-    if (Math.abs(next - flow) <= 1e-13 * Math.abs(flow)) return next
-    flow = next
+  const way = Math.sign(near.off)
+  const look = (flow: number) => ({ flow, off: off(flow) })
+  let far = look(way * 0.01)
+  while (far.off * way > 0) {
+    near = far
+    far = look(4 * far.flow)
   }
-  return flow
+  for (let step = 0; step < 200 && far.off !== 0; step++) {
+    const next = look(far.flow - (far.off * (far.flow - near.flow)) / (far.off - near.off))
+    if (Math.abs(next.flow - far.flow) <= 1e-14 * Math.abs(far.flow) || next.off === 0) return next.flow
+    if (next.off * far.off < 0) near = far
+    else {
+      const less = 1 - next.off / far.off
+      near = { ...near, off: near.off * (less > 0 ? less : 0.5) }
+    }
+    far = next
+  }
+  return far.flow
 }
 
 function solved(

@@ -1,3 +1,4 @@
+import type { Air } from '../air'
 import {
   choiceSpecAt,
   factSpecAt,
@@ -29,10 +30,10 @@ import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 14
+export const BENCH_VERSION = 15
 
 /** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
-export const lateSlices = { rotary: late<Rotary>() }
+export const lateSlices = { rotary: late<Rotary>(), air: late<Air>() }
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -52,6 +53,7 @@ export const benchShape = group({
   calibrate: calibrateShape,
   burns: burnsShape,
   rotary: lateSlices.rotary,
+  air: lateSlices.air,
   safety: safetyShape,
   work: workShape,
   plan: planShape,

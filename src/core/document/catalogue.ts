@@ -1,3 +1,4 @@
+import { airDomain } from '../air'
 import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConfig, type Verdict } from '../bench'
 import { burnDomain } from '../burn'
 import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
@@ -27,6 +28,7 @@ export const DOMAINS: readonly Domain[] = [
   burnDomain,
   testcardDomain,
   rotaryDomain,
+  airDomain,
   safetyDomain,
   bookDomain,
   workDomain,

@@ -20,6 +20,10 @@ export const DOMAIN_LOADERS = {
     await loadLateSlices()
     return (await import('../rotary/domain')).rotaryDomain
   },
+  air: async () => {
+    await loadLateSlices()
+    return (await import('../air/domain')).airDomain
+  },
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,

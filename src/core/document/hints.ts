@@ -1,3 +1,4 @@
+import { airHints } from '../air'
 import { instrumentsHints, patternAt, type Path } from '../bench'
 import { burnHints } from '../burn'
 import { calibrateHints } from '../calibrate'
@@ -21,6 +22,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...calibrateHints,
   ...burnHints,
   ...rotaryHints,
+  ...airHints,
   ...safetyHints,
   ...workHints,
   ...planHints,

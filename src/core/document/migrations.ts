@@ -1,3 +1,4 @@
+import { airMigrations } from '../air'
 import { asJson, type Json, type Migration } from '../bench'
 import { burnsMigrations } from '../burn'
 import { calibrateMigrations } from '../calibrate'
@@ -25,6 +26,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   output: outputMigrations,
   plan: planMigrations,
   rotary: rotaryMigrations,
+  air: airMigrations,
   safety: safetyMigrations,
   work: workMigrations,
 }

@@ -30,6 +30,8 @@ export type Quantity =
   | 'capacitance'
   | 'pressure'
   | 'flow'
+  | 'area'
+  | 'volume'
   | 'angle'
   | 'angularSpeed'
   | 'temperature'
@@ -75,6 +77,7 @@ export const UNITS = {
   'mm/s': { symbol: 'mm/s', quantity: 'speed', scale: 1 },
   'mm/min': { symbol: 'mm/min', quantity: 'speed', scale: 1 / 60, words: ['mm/minute'] },
   'm/s': { symbol: 'm/s', quantity: 'speed', scale: 1000 },
+  'ft/min': { symbol: 'ft/min', quantity: 'speed', scale: (12 * inch) / 60, words: ['fpm', 'feet/min'] },
   'in/s': { symbol: 'in/s', quantity: 'speed', scale: inch },
   'in/min': { symbol: 'in/min', quantity: 'speed', scale: inch / 60, words: ['ipm', 'inch/min', 'inches/min'] },
   'mm/s2': { symbol: 'mm/s²', quantity: 'acceleration', scale: 1, words: ['mm/s^2', 'mm/s/s'] },
@@ -187,6 +190,14 @@ export const UNITS = {
     words: ['ft3/min', 'ft^3/min', 'cfm', 'cu ft/min'],
   },
   'l/min': { symbol: 'L/min', quantity: 'flow', scale: 1e-3 / 60, words: ['l/min', 'lpm'] },
+  cm2: { symbol: 'cm²', quantity: 'area', scale: 1, words: ['cm2', 'cm^2', 'sq cm'] },
+  mm2: { symbol: 'mm²', quantity: 'area', scale: 0.01, words: ['mm2', 'mm^2', 'sq mm'] },
+  m2: { symbol: 'm²', quantity: 'area', scale: 1e4, words: ['m2', 'm^2', 'sq m'] },
+  in2: { symbol: 'in²', quantity: 'area', scale: (inch / 10) ** 2, words: ['in2', 'in^2', 'sq in', 'sq. in.'] },
+  ft2: { symbol: 'ft²', quantity: 'area', scale: (1.2 * inch) ** 2, words: ['ft2', 'ft^2', 'sq ft', 'sq. ft.'] },
+  m3: { symbol: 'm³', quantity: 'volume', scale: 1, words: ['m3', 'm^3'] },
+  litre: { symbol: 'L', quantity: 'volume', scale: 1e-3, words: ['l', 'litre', 'litres', 'liter', 'liters'] },
+  ft3: { symbol: 'ft³', quantity: 'volume', scale: (0.012 * inch) ** 3, words: ['ft3', 'ft^3', 'cu ft', 'cu. ft.'] },
   rad: { symbol: 'rad', quantity: 'angle', scale: 1 },
   mrad: { symbol: 'mrad', quantity: 'angle', scale: 1e-3 },
   deg: { symbol: '°', quantity: 'angle', scale: Math.PI / 180, words: ['deg', 'degree', 'degrees'] },
@@ -258,6 +269,8 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   capacitance: 'F',
   pressure: 'Pa',
   flow: 'm3/s',
+  area: 'cm2',
+  volume: 'm3',
   angle: 'rad',
   angularSpeed: 'rad/s',
   temperature: 'degC',
@@ -281,7 +294,7 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
 
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
-  metric: { angle: 'deg', angularSpeed: 'deg/min', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
+  metric: { volume: 'litre', angle: 'deg', angularSpeed: 'deg/min', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
   inch: {
     angle: 'deg',
     angularSpeed: 'deg/min',
@@ -295,6 +308,8 @@ const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
     force: 'lbf',
     pressure: 'inH2O',
     flow: 'ft3/min',
+    area: 'in2',
+    volume: 'ft3',
     temperature: 'degF',
     temperatureStep: 'stepF',
     stepsPerLength: 'steps/in',

@@ -1,5 +1,7 @@
-import { draggedFact, getAt, isFact } from '../../core/bench'
+import { useRef } from 'react'
+import { draggedFact, getAt, isFact, offeredUnit } from '../../core/bench'
 import { benchFactSpec, labelAt, type FactPath } from '../../core/document'
+import { unitOf, type UnitSystem } from '../../core/units'
 import { dragFact, dropDrag, setFact, useBenchStore } from '../../state'
 import { useDrag, type Way } from '../useDrag'
 import { usePlateFrame } from './Plate'
@@ -9,23 +11,27 @@ const STEP = { metric: 1, inch: 0.05 } as const
 /** The same on a drawing that shows parts of a millimetre. */
 const FINE = { metric: 0.05, inch: 0.002 } as const
 
-/** The end of a dimension line, to be dragged or moved with the arrow keys. */
-export function Handle({
-  path,
-  along,
-  x,
-  y,
-  fine = false,
-}: {
+interface HandleProps {
   readonly path: FactPath
   readonly along: 'x' | 'y'
   readonly x: number
   readonly y: number
-  /** The drawing shows parts of a millimetre. */
-  readonly fine?: boolean
-}) {
-  const steps = fine ? FINE : STEP
+}
+
+/** The end of a dimension line, to be dragged or moved with the arrow keys. @param fine The drawing shows parts of a millimetre. */
+export function Handle({ fine = false, ...at }: HandleProps & { readonly fine?: boolean }) {
   const { scale } = usePlateFrame()
+  return <FreeHandle {...at} perPx={1 / scale} steps={fine ? FINE : STEP} />
+}
+
+/**
+ * The same on a drawing of another kind. @param perPx What a pixel stands for, in the core's unit; less than 0 where the value falls to the right or upwards.
+ * @param steps What a hand can set, in the unit that the fact is offered in.
+ */
+export function FreeHandle(props: HandleProps & { readonly perPx: number; readonly steps: Readonly<Record<UnitSystem, number>> }) {
+  const { path, along, x, y, perPx, steps } = props
+  // While it is dragged the drawing may change its scale; the hand keeps the one that it began with.
+  const held = useRef(perPx)
   const bench = useBenchStore((it) => it.bench)
   const fact = getAt(bench, path)
   const spec = benchFactSpec(path)
@@ -38,10 +44,13 @@ export function Handle({
   }
   /** Where a drag has brought the value, within its range. */
   const at = ({ dx, dy }: Way): number => {
-    const wanted = (value ?? 0) + (along === 'x' ? dx : -dy) / scale
+    const wanted = (value ?? 0) + (along === 'x' ? dx : -dy) * held.current
     return Math.min(Math.max(wanted, spec?.min ?? wanted), spec?.max ?? wanted)
   }
   const drag = useDrag({
+    begin: () => {
+      held.current = perPx
+    },
     move: (way) => {
       if (bench === null || spec === undefined) return
       const entered = draggedFact(at(way), steps[bench.units], spec, bench.units)
@@ -51,7 +60,9 @@ export function Handle({
     cancel: dropDrag,
     step: (right, up) => {
       if (bench === null) return
-      commit((value ?? 0) + (right + up) * steps[bench.units] * (bench.units === 'metric' ? 1 : 25.4))
+      if (spec === undefined) return
+      const { scale } = unitOf(offeredUnit(spec, bench.units))
+      commit((value ?? 0) + (right + up) * Math.sign(perPx) * steps[bench.units] * scale)
     },
   })
   if (bench === null || value === null || spec === undefined) return null

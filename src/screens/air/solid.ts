@@ -1,0 +1,2 @@
+// Fetched where a part is saved as a solid.
+export { meshToStl, revolve } from '../../core/air'

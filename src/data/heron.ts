@@ -10,6 +10,7 @@ import { heronBurns } from './heronBurns'
 import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { heronAir } from './heronAir'
+import { heronHousing } from './heronHousing'
 import { heronRotary } from './heronRotary'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import { heronArtwork, heronWork } from './heronWork'
@@ -173,6 +174,7 @@ export function heron(id = 'heron'): BenchBundle {
     work: heronWork(id, blank.work),
     plan: heronPlan(blank.plan),
     rotary: heronRotary,
+    housing: heronHousing,
     air: heronAir,
     safety: {
       ...blank.safety,

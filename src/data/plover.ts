@@ -5,6 +5,7 @@ import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
 import { ploverAir } from './ploverAir'
+import { ploverHousing } from './ploverHousing'
 import { ploverRack } from './ploverCutter'
 import { ploverRotary } from './ploverRotary'
 import { ploverArtwork, ploverBurns, ploverWork } from './ploverWork'
@@ -131,6 +132,7 @@ export function plover(id = 'plover'): BenchBundle {
     burns: ploverBurns(blank.burns),
     work: ploverWork(id, blank.work),
     rotary: ploverRotary,
+    housing: ploverHousing,
     air: ploverAir,
     plan: {
       ...blank.plan,

@@ -3,6 +3,7 @@ import { air } from './air/stage'
 import { beam } from './beam/stage'
 import { burns } from './burns/stage'
 import { controller } from './controller/stage'
+import { housing } from './housing/stage'
 import { motion } from './motion/stage'
 import { plan } from './plan/stage'
 import { power } from './power/stage'
@@ -25,11 +26,7 @@ export const STAGES: readonly StageDef[] = [
   burns,
   work,
   rotary,
-  later({
-    id: 'housing',
-    name: 'Housing',
-    question: 'What box, what panels, what window, from which sheets?',
-  }),
+  housing,
   air,
   safety,
   later({

@@ -1,5 +1,6 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import { SMOKE_DUCT, clearTime, faceVelocity, guardedArea, levelsTogether, openHoodFlow } from './box'
+import { insideVolume, type HousingView } from '../housing'
 import { changesThatHelp, type AirChange } from './changes'
 import { ductVelocity } from './duct'
 import { fanFlow, fanPressure, type FanCurve } from './fan'
@@ -9,7 +10,8 @@ import { partGain } from './parts'
 import { leakRead } from './readFigures'
 import type { AirBench } from './slice'
 
-const figure = figureOf<AirBench>()
+export type AirView = AirBench & HousingView
+const figure = figureOf<AirView>()
 const M_PER_S = { metric: 'm/s', inch: 'ft/min' } as const
 
 /** Every way of the air that is laid. */
@@ -230,17 +232,30 @@ export const mouthRoom = figure({
   work: (view): number => flowIn(view, openingWay('mouth')) - view.figure(mouthNeeds),
 })
 
+export const boxRoom = figure({
+  id: 'air.boxRoom',
+  of: aBox,
+  label: 'Room in the box',
+  quantity: 'volume',
+  formula: 'V',
+  symbols: {},
+  source: 'As typed; else the inside of the housing.',
+  doubt: 'nudge',
+  work: (view): number => (Number.isNaN(view.asEntered.air.box.volume) ? view.figure(insideVolume) : view.bench.air.box.volume),
+})
+
 export const clears = figure({
   id: 'air.clears',
   of: aBox,
   label: 'Time to clear, to a hundredth',
   quantity: 'time',
   formula: 't = \\dfrac{\\v{K}\\,\\v{V}\\,\\ln 100}{Q}',
-  symbols: { K: 'air.box.mixing', V: 'air.box.volume' },
+  symbols: { K: 'air.box.mixing', V: '=air.boxRoom' },
   source: 'Dilution; K is 1 where all of it mixes, 3 to 10 is usual (ACGIH, from memory).',
   doubt: 'nudge',
   work(view): number {
-    const { mixing, volume } = view.bench.air.box
+    const { mixing } = view.bench.air.box
+    const volume = view.figure(boxRoom)
     const { network, solution } = airIn(view)
     const flow = network.branches
       .filter((it) => it.to === 'box')

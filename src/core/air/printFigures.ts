@@ -1,11 +1,11 @@
 import { figureOf, NotYet, subjectOf, type Plain, type View } from '../bench'
 import { adapterDrop, adapterOf, type Adapter } from './adapter'
-import { flowOfWay, smokeWay } from './flowFigures'
+import { flowOfWay, smokeWay, type AirView } from './flowFigures'
 import { ductPlate, screwLength, type DuctPlate } from './plates'
 import type { AirBench, PrintFacts } from './slice'
 import type { Outcome } from '../units'
 
-const figure = figureOf<AirBench>()
+const figure = figureOf<AirView>()
 
 /** Every part to be printed. */
 export const aPrint = subjectOf<AirBench>()('printed part', ({ air }) =>

@@ -17,12 +17,12 @@ import {
   rushRoom,
   slowest,
   throughFan,
+  type AirView,
 } from './flowFigures'
 import { burnsInRoom, flaps, goesOut, grilles, metalNear, smokeTrial } from './layFigures'
 import { fanAgrees, fanRead } from './readFigures'
-import type { AirBench } from './slice'
 
-const verdict = verdictOf<AirBench>()
+const verdict = verdictOf<AirView>()
 const BOX = { stage: 'air', part: 'box' } as const
 const DUCT = { stage: 'air', part: 'duct' } as const
 

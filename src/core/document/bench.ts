@@ -22,6 +22,7 @@ import { calibrateShape } from '../calibrate'
 import { controllerShape, linkCardShape } from '../controller'
 import { electricalShape } from '../electrical'
 import { benchCardShape } from '../gcode'
+import type { Housing } from '../housing'
 import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
 import type { Rotary } from '../rotary'
@@ -33,7 +34,7 @@ import { workShape } from '../work'
 export const BENCH_VERSION = 15
 
 /** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
-export const lateSlices = { rotary: late<Rotary>(), air: late<Air>() }
+export const lateSlices = { rotary: late<Rotary>(), housing: late<Housing>(), air: late<Air>() }
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -53,6 +54,7 @@ export const benchShape = group({
   calibrate: calibrateShape,
   burns: burnsShape,
   rotary: lateSlices.rotary,
+  housing: lateSlices.housing,
   air: lateSlices.air,
   safety: safetyShape,
   work: workShape,

@@ -3,10 +3,12 @@ import { createEngine, type AnyFigure, type Domain, type Engine, type EngineConf
 import { burnDomain } from '../burn'
 import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
+import { housingDomain } from '../housing'
 import { mechanicsDomain, motionDomain } from '../motion'
+import { sheetsDomain } from '../nesting'
 import { lightDomain, opticsDomain } from '../optics'
 import { rotaryDomain } from '../rotary'
-import { bookDomain, safetyDomain } from '../safety'
+import { bookDomain, safetyDomain, windowDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { testcardDomain } from '../testcard'
 import { turnedDomain, workDomain } from '../work'
@@ -28,7 +30,10 @@ export const DOMAINS: readonly Domain[] = [
   burnDomain,
   testcardDomain,
   rotaryDomain,
+  housingDomain,
+  sheetsDomain,
   airDomain,
+  windowDomain,
   safetyDomain,
   bookDomain,
   workDomain,

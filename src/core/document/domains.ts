@@ -20,9 +20,21 @@ export const DOMAIN_LOADERS = {
     await loadLateSlices()
     return (await import('../rotary/domain')).rotaryDomain
   },
+  housing: async () => {
+    await loadLateSlices()
+    return (await import('../housing/domain')).housingDomain
+  },
+  sheets: async () => {
+    await loadLateSlices()
+    return (await import('../nesting/domain')).sheetsDomain
+  },
   air: async () => {
     await loadLateSlices()
     return (await import('../air/domain')).airDomain
+  },
+  window: async () => {
+    await loadLateSlices()
+    return (await import('../safety/windowDomain')).windowDomain
   },
   safety: async () => (await import('../safety/domain')).safetyDomain,
   book: async () => (await import('../safety/bookDomain')).bookDomain,

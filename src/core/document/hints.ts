@@ -4,6 +4,7 @@ import { burnHints } from '../burn'
 import { calibrateHints } from '../calibrate'
 import { controllerHints } from '../controller'
 import { electricalHints } from '../electrical'
+import { housingHints } from '../housing'
 import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
 import { rotaryHints } from '../rotary'
@@ -22,6 +23,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...calibrateHints,
   ...burnHints,
   ...rotaryHints,
+  ...housingHints,
   ...airHints,
   ...safetyHints,
   ...workHints,

@@ -1,7 +1,9 @@
 import { airShape } from '../air'
+import { housingShape } from '../housing'
 import { rotaryShape } from '../rotary'
 import { lateSlices } from './bench'
 
 // Whoever checks, makes or works a whole bench imports this; the page fetches it after its first picture.
 lateSlices.rotary.tell(rotaryShape)
+lateSlices.housing.tell(housingShape)
 lateSlices.air.tell(airShape)

@@ -5,6 +5,7 @@ import { calibrateMigrations } from '../calibrate'
 import { controllerMigrations } from '../controller'
 import { electricalMigrations } from '../electrical'
 import { outputMigrations } from '../gcode'
+import { housingMigrations } from '../housing'
 import { motionMigrations } from '../motion'
 import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
@@ -26,6 +27,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   output: outputMigrations,
   plan: planMigrations,
   rotary: rotaryMigrations,
+  housing: housingMigrations,
   air: airMigrations,
   safety: safetyMigrations,
   work: workMigrations,

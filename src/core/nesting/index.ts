@@ -1,4 +1,7 @@
 export * from './bars'
+export * from './domain'
 export * from './guillotine'
+export * from './sheetFigures'
+export * from './sheetVerdicts'
 export * from './slicing'
 export * from './strip'

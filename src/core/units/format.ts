@@ -84,3 +84,11 @@ function group(text: string): string {
   const minus = text.startsWith('-') && /[1-9]/.test(text) ? '−' : ''
   return `${minus}${grouped}${decimals === undefined ? '' : `.${decimals}`}`
 }
+
+/**
+ * A number with no more than so many decimals, as on a drawing. @param decimals Whole, 0 to 6. Valid: any finite number. Source: rounding for display only.
+ * @example printFixed(97.25, 1) // '97.3'
+ */
+export function printFixed(value: number, decimals: number): string {
+  return group(String(Number(value.toFixed(decimals))))
+}

@@ -294,7 +294,15 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
 
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
-  metric: { volume: 'litre', angle: 'deg', angularSpeed: 'deg/min', flow: 'm3/h', inertia: 'gcm2', massPerLength: 'g/m', moneyRate: 'perH' },
+  metric: {
+    volume: 'litre',
+    angle: 'deg',
+    angularSpeed: 'deg/min',
+    flow: 'm3/h',
+    inertia: 'gcm2',
+    massPerLength: 'g/m',
+    moneyRate: 'perH',
+  },
   inch: {
     angle: 'deg',
     angularSpeed: 'deg/min',

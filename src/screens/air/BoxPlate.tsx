@@ -22,7 +22,7 @@ export function BoxPlate() {
   const bench = useBenchStore(shownBench)
   if (bench === null) return null
   return (
-    <figure className="keep-together mt-2 mb-0 overflow-x-auto" data-plate="Where air comes in and leaves">
+    <figure className="keep-together mt-2 mb-0 shrink-0 overflow-x-auto" data-plate="Where air comes in and leaves">
       <svg
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         className="plate w-full min-w-[600px] max-w-[900px]"

@@ -14,7 +14,7 @@ export function DuctPlate() {
   if (bench === null) return null
   const [way] = fanWay.each(bench)[0] ?? []
   return (
-    <figure className="keep-together mt-2 mb-0" data-plate="Fan and duct">
+    <figure className="keep-together mt-2 mb-0 shrink-0" data-plate="Fan and duct">
       {way === undefined ? (
         <p className="my-6 max-w-[40rem] text-second">
           The fan’s curve and the duct’s stand here once a way of the air is laid: choose below how the smoke is caught.

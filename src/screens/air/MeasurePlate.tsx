@@ -11,7 +11,7 @@ export function MeasurePlate() {
   const bench = useBenchStore(shownBench)
   if (bench === null) return null
   return (
-    <figure className="keep-together mt-2 mb-0" data-plate="The fan as it was read">
+    <figure className="keep-together mt-2 mb-0 shrink-0" data-plate="The fan as it was read">
       <Curve bench={bench} />
     </figure>
   )

@@ -2,7 +2,7 @@ import { adapterFor, inOrder, plateFor, type Adapter, type DuctPlate, type Print
 import { drawingToDxf, drawingToSvg, outlinePath, type Layer } from '../../core/artwork'
 import { plainAt } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { printNumber, type Finding } from '../../core/units'
+import { printFixed, type Finding } from '../../core/units'
 import { shownBench, useBenchStore } from '../../state'
 import { CENTRE_LINE, download, Findings, Hatching } from '../../ui'
 
@@ -14,7 +14,7 @@ export function PrintPlate() {
   if (bench === null) return null
   const prints = inOrder(bench.air.prints)
   return (
-    <div className="mt-2" data-plate="Parts for the duct">
+    <div className="mt-2 shrink-0" data-plate="Parts for the duct">
       {prints.length === 0 && (
         <p className="my-6 max-w-[40rem] text-second">
           Adapters, flanges, fan plates and window inserts stand here, worked from what you measured: choose a kind below.
@@ -93,7 +93,7 @@ function AdapterSection({ adapter, name }: { readonly adapter: Adapter; readonly
         <path d={`M${middle} 2V${bottom + 10}`} stroke="var(--second)" strokeWidth="0.8" strokeDasharray={CENTRE_LINE} />
         <path d={`M6 ${bottom}H${2 * middle - 6}`} stroke="var(--ink)" strokeWidth="1" />
         <text x={middle} y={bottom + 26} textAnchor="middle" fontSize="12" fill="var(--ink)" className="num">
-          Ø{printNumber(adapter.bore, 1)} inside, {printNumber(adapter.height, 1)} mm high, wall {printNumber(adapter.wall, 2)} mm
+          Ø{printFixed(adapter.bore, 1)} inside, {printFixed(adapter.height, 1)} mm high, wall {printFixed(adapter.wall, 2)} mm
         </text>
       </svg>
       <button type="button" className="button no-print" onClick={() => void save()}>
@@ -128,7 +128,7 @@ function PlateFromAbove({ plate, name }: { readonly plate: DuctPlate; readonly n
           fill="var(--ink)"
           className="num"
         >
-          {printNumber(plate.width, 1)} × {printNumber(plate.height, 1)} mm, hole Ø{printNumber(plate.bore, 1)}
+          {printFixed(plate.width, 1)} × {printFixed(plate.height, 1)} mm, hole Ø{printFixed(plate.bore, 1)}
         </text>
       </svg>
       <div className="no-print flex gap-2">

@@ -10,7 +10,7 @@ export const air = stage({
     { id: 'measure', name: 'Measured' },
     { id: 'print', name: 'Parts to print' },
   ],
-  domains: ['air'],
+  domains: ['motion', 'optics', 'beam', 'rotary', 'housing', 'air'],
   words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

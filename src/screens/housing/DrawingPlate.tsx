@@ -1,0 +1,190 @@
+import { useState } from 'react'
+import { drawingToDxf, drawingToSvg, mappedOutline, type Layer } from '../../core/artwork'
+import { plainAt } from '../../core/bench'
+import { panelBlocks, panelDrawings, type Enclosure, type PanelDrawing } from '../../core/housing'
+import { PANEL_WORDS } from '../../core/nesting'
+import type { Bench } from '../../core/document'
+import { printFixed } from '../../core/units'
+import { shownBench, useBenchStore } from '../../state'
+import { download, useDrag } from '../../ui'
+import { facesSeen, projected, type Look } from './exploded'
+import { seenBox } from './seen'
+import { ThreeViews } from './ThreeViews'
+
+const SIZE = { width: 820, height: 440 } as const
+
+/** The box pulled apart, its three views, and its parts out as files. */
+export function DrawingPlate() {
+  const bench = useBenchStore(shownBench)
+  if (bench === null) return null
+  const seen = seenBox(bench)
+  if (seen === null || seen.box === null)
+    return (
+      <p className="my-6 max-w-[40rem] text-second" data-plate="The box pulled apart">
+        The box is drawn once it has its sizes and its sheet.
+      </p>
+    )
+  return (
+    <div className="mt-2 shrink-0" data-plate="The box pulled apart">
+      <Exploded box={seen.box} t={seen.t} />
+      <Files bench={bench} box={seen.box} />
+      <ThreeViews box={seen.box} t={seen.t} />
+    </div>
+  )
+}
+
+const FIRST: Look = { yaw: 0.6, pitch: 0.5, apart: 0.45 }
+
+function Exploded({ box, t }: { readonly box: Enclosure; readonly t: number }) {
+  const [look, setLook] = useState(FIRST)
+  const [from, setFrom] = useState(FIRST)
+  const drag = useDrag({
+    begin: () => setFrom(look),
+    move: ({ dx, dy }) =>
+      setLook({ ...look, yaw: from.yaw - dx / 150, pitch: Math.min(1.4, Math.max(-0.3, from.pitch + dy / 200)) }),
+    cancel: () => setLook(from),
+    step: (right, up) =>
+      setLook({ ...look, yaw: look.yaw - right * 0.12, pitch: Math.min(1.4, Math.max(-0.3, look.pitch + up * 0.08)) }),
+  })
+  const size = Math.max(box.outside.x, box.outside.y, box.outside.z)
+  const faces = facesSeen(panelBlocks(box, t), t, size, look)
+  const all = faces.flatMap((it) => it.corners)
+  const [left, right] = [Math.min(...all.map(([x]) => x)), Math.max(...all.map(([x]) => x))]
+  const [low, high] = [Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([, y]) => y))]
+  const scale = Math.min((SIZE.width - 60) / (right - left), (SIZE.height - 40) / (high - low))
+  const at = ([x, y]: readonly [number, number]): string =>
+    `${(SIZE.width / 2 + (x - (left + right) / 2) * scale).toFixed(1)} ${(SIZE.height / 2 - (y - (low + high) / 2) * scale).toFixed(1)}`
+  return (
+    <figure className="keep-together m-0">
+      <svg
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        className="plate w-full max-w-[900px] cursor-grab touch-none"
+        tabIndex={0}
+        role="img"
+        aria-label="The box pulled apart; drag it or use the arrow keys to turn it"
+        data-turned={look.yaw.toFixed(2)}
+        {...drag}
+      >
+        {faces.map((it, k) => (
+          <path
+            key={k}
+            d={`M${it.corners.map(at).join('L')}Z`}
+            fill={`color-mix(in srgb, var(--paper) ${Math.round(62 + 38 * it.light)}%, var(--second))`}
+            stroke="var(--ink)"
+            strokeWidth="1"
+            strokeLinejoin="round"
+          />
+        ))}
+        <Names box={box} t={t} size={size} look={look} at={at} />
+      </svg>
+      <label className="no-print flex items-center gap-3 text-[13.5px]">
+        Pulled apart
+        <input
+          type="range"
+          className="accent-[var(--teal)]"
+          min="0"
+          max="100"
+          value={Math.round(look.apart * 100)}
+          aria-label="How far the panels are pulled apart"
+          onChange={(event) => setLook({ ...look, apart: Number(event.target.value) / 100 })}
+        />
+      </label>
+    </figure>
+  )
+}
+
+const PULLED: Readonly<Record<string, readonly [number, number, number]>> = {
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+  front: [0, -1, 0],
+  back: [0, 1, 0],
+  floor: [0, 0, -0.8],
+  roof: [0, 0, 1],
+  lid: [0, -0.25, 1.25],
+}
+
+/** What each panel is called, in its middle. */
+function Names(props: {
+  readonly box: Enclosure
+  readonly t: number
+  readonly size: number
+  readonly look: Look
+  readonly at: (place: readonly [number, number]) => string
+}) {
+  const { box, t, size, look, at } = props
+  if (look.apart < 0.15) return null
+  return panelBlocks(box, t).map(({ name, low, high }) => {
+    const pull = look.apart * size * 0.6
+    const [px, py, pz] = PULLED[name] ?? [0, 0, 0]
+    const middle = [
+      (low[0] + high[0]) / 2 + px * pull,
+      (low[1] + high[1]) / 2 + py * pull,
+      (low[2] + high[2]) / 2 + pz * pull,
+    ] as const
+    const [x = '0', y = '0'] = at([projected(middle, look)[0], projected(middle, look)[1]]).split(' ')
+    return (
+      <text
+        key={name}
+        x={x}
+        y={y}
+        textAnchor="middle"
+        fontSize="12"
+        fill="var(--ink)"
+        stroke="var(--paper)"
+        strokeWidth="3"
+        className="[paint-order:stroke]"
+      >
+        {PANEL_WORDS[name]}
+      </text>
+    )
+  })
+}
+
+/** All panels side by side on one drawing, their openings cut. */
+function Files({ bench, box }: { readonly bench: Bench; readonly box: Enclosure }) {
+  const ports = Object.keys(bench.housing.ports).map(
+    (id) => plainAt(bench, `housing.ports.${id}`) as Parameters<typeof panelDrawings>[1][number],
+  )
+  const drawings = panelDrawings(box, ports)
+  const laid = sideBySide(drawings)
+  const text = (made: string): Uint8Array => new TextEncoder().encode(made)
+  return (
+    <div className="no-print flex flex-wrap gap-2 py-2">
+      <button
+        type="button"
+        className="button"
+        onClick={() => download('panels.svg', text(drawingToSvg(laid.width, laid.height, laid.layers)), 'image/svg+xml')}
+      >
+        Save the panels as SVG
+      </button>
+      <button
+        type="button"
+        className="button"
+        onClick={() => download('panels.dxf', text(drawingToDxf(laid.layers)), 'image/vnd.dxf')}
+      >
+        Save the panels as DXF
+      </button>
+      <span className="self-center text-[13px] text-second">
+        {drawings.length} panels, {printFixed(laid.width, 0)} × {printFixed(laid.height, 0)} mm side by side, kerf not counted
+      </span>
+    </div>
+  )
+}
+
+/** Between parts on one drawing, mm. */
+const BETWEEN = 20
+
+function sideBySide(drawings: readonly PanelDrawing[]): {
+  readonly width: number
+  readonly height: number
+  readonly layers: readonly Layer[]
+} {
+  let x = 0
+  const height = Math.max(...drawings.map((it) => it.panel.across))
+  const layers = drawings.map(({ panel, contour, holes }): Layer => {
+    const moved = [contour, ...holes.map((it) => it.outline)].map((it) => mappedOutline([1, 0, 0, 1, x, 0], it))
+    x += panel.along + BETWEEN
+    return { name: PANEL_WORDS[panel.name], colour: '#111111', outlines: moved }
+  })
+  return { width: Math.max(x - BETWEEN, 1), height, layers }
+}

@@ -72,7 +72,7 @@ module.exports = {
         pathNot: [
           '^src/core/$1/',
           '/index\\.ts$',
-          '/(domain|mechanicsDomain|lightDomain|trialsDomain|beamDomain|bookDomain|turnedDomain)\\.ts$',
+          '/(domain|mechanicsDomain|lightDomain|trialsDomain|beamDomain|bookDomain|windowDomain|turnedDomain)\\.ts$',
         ],
       },
     },

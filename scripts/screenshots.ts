@@ -121,6 +121,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'rotary-height', act: (page) => open(page, 'rotary', 'height') },
   { name: 'rotary-unrolled', act: openUnrolled },
+  { name: 'housing-panels', act: (page) => open(page, 'housing', 'panels') },
+  { name: 'air-duct', act: (page) => open(page, 'air', 'duct') },
   { name: 'beam-focus', act: (page) => open(page, 'beam', 'focus') },
   {
     name: 'work-order',

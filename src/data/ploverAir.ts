@@ -16,6 +16,7 @@ export const ploverAir: Air = {
     hoodGap: readAir('9', 'mm', 1),
     volume: statedAir('130', 'litre', 5),
   },
+  wanted: { ...blank.wanted, clearIn: statedAir('90', 's') },
   room: { appliance: saidAir('none'), supply: statedAir('700', 'cm2', 150) },
   ways: {
     hood: airWay(

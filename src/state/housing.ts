@@ -81,7 +81,7 @@ export function addSheet(): Told {
 }
 
 /** Makes the box of another sheet. */
-export function useSheet(id: string): Told {
+export function takeSheet(id: string): Told {
   return editBench('the sheet in use', (it) => setAt(it, 'housing.sheet', id))
 }
 

@@ -1,4 +1,4 @@
-import { setAt, shownNumber, type AnyFigure } from '../core/bench'
+import { setAt, shownNumber, type FigureDef } from '../core/bench'
 import { paintNeeded, SHEET_WORDS } from '../core/housing'
 import { sheetsToBuy } from '../core/nesting'
 import { withTasks, type Bench } from '../core/document'
@@ -36,8 +36,8 @@ function partsOf(bench: Bench): readonly Wanted[] | null {
   const { housing } = bench
   const sheet = housing.sheets[housing.sheet]
   const engine = engineOf(bench)
-  const number = (def: AnyFigure, ...args: string[]): number | null => {
-    const found = shownNumber(engine.value(def, ...(args as [])).result)
+  const number = <A extends string[]>(def: FigureDef<Bench, A>, ...args: A): number | null => {
+    const found = shownNumber(engine.value(def, ...args).result)
     return found === null || Number.isNaN(found) ? null : found
   }
   const count = number(sheetsToBuy, housing.sheet)

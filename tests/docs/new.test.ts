@@ -48,9 +48,9 @@ describe('what npm run new writes', () => {
     ],
     [
       'a stage with one plate',
-      (tree) => newStage(tree, 'housing', {}),
+      (tree) => newStage(tree, 'log', {}),
       [
-        ...['stage.ts', 'words.ts', 'sheets.ts', 'Given.tsx', 'Plate.tsx', 'Side.tsx'].map((it) => `src/screens/housing/${it}`),
+        ...['stage.ts', 'words.ts', 'sheets.ts', 'Given.tsx', 'Plate.tsx', 'Side.tsx'].map((it) => `src/screens/log/${it}`),
         'src/screens/stages.ts',
         'scripts/screenshots.ts',
       ],

@@ -55,3 +55,14 @@ export function viewOf(node: object, path: Path, tap: Tap): object {
     deleteProperty: refuse,
   })
 }
+
+/** A part of a bench as plain numbers and words, for a drawing; a number that nobody entered is NaN. What an instrument is known to be off by is left aside. */
+export function plainly<T>(node: T): Plain<T> {
+  const plain = (it: unknown): unknown => {
+    if (isFact(it)) return it.value ?? Number.NaN
+    if (isChoice(it)) return it.chosen
+    if (typeof it !== 'object' || it === null) return it
+    return Object.fromEntries(Object.entries(it).map(([key, child]) => [key, plain(child)]))
+  }
+  return plain(node) as Plain<T>
+}

@@ -103,8 +103,12 @@ const CASES: readonly Case[] = [
     more: { tasks: [{ name: 'Cut the panels', words: 'it can be begun now and takes 2 h' }] },
     first: [/^Burn a thin line/, /^Cut the panels$/],
   },
-  // The router's own settings were never read: steps of two axes, the most that one act settles.
-  { of: 'the retrofit', bench: plover().bench, first: [/^Read the settings/, /diagonals between the corners$/] },
+  // The grille looks out. The router's own settings were never read: steps of two axes, the most that one act settles.
+  {
+    of: 'the retrofit',
+    bench: plover().bench,
+    first: [/^Shut the way out/, /^Read the settings/, /diagonals between the corners$/],
+  },
   // Mirrors have no belts, no corners of a gantry, and no travel from stop to stop to square.
   {
     of: 'mirrors',

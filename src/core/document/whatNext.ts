@@ -68,6 +68,7 @@ export function whatNext(engine: Engine<Bench>, seen: Seen, system: UnitSystem):
     ),
     ...seen.tasks.slice(0, NAMED).map(taskTodo),
     ...turning(bench),
+    ...(isUntouched(bench) ? [] : [...housed(bench), ...breathing(bench)]),
     ...late(bench, seen.today),
     ...mending(engine, [...marked('look'), ...verdicts.filter(isElsewise)], system, 'mend'),
   ]
@@ -89,6 +90,33 @@ function turning({ plan, rotary }: Bench): readonly Todo[] {
       words: 'Say what is to be turned, by its diameters',
       why: 'How it is held, whether it goes in under the head, and how far it stays in focus follow from it.',
       at: { part: 'rotary/object' },
+    },
+  ]
+}
+
+/** A box is to be built, and nobody has said what must go in. */
+function housed({ housing }: Bench): readonly Todo[] {
+  const { needs, size } = housing
+  if ([needs.machineX, needs.machineY, needs.machineZ, size.x, size.y, size.z].some((it) => it.value !== null)) return []
+  return [
+    {
+      kind: 'begin',
+      words: 'Measure the machine with its head at every end, for its box',
+      why: 'How large the box is, its panels and sheets, and whether the beam can look out follow from it.',
+      at: { part: 'housing/box' },
+    },
+  ]
+}
+
+/** Nobody has said how the smoke is caught. */
+function breathing({ air }: Bench): readonly Todo[] {
+  if (Object.keys(air.ways).length > 0) return []
+  return [
+    {
+      kind: 'begin',
+      words: 'Say how the smoke is caught, and lay its way out',
+      why: 'Whether it leaves, where fresh air comes in, and which fan is strong enough follow from it.',
+      at: { part: 'air/duct' },
     },
   ]
 }

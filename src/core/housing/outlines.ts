@@ -95,7 +95,8 @@ export function panelBlocks({ panels, inside: { x, y, z }, outside }: Enclosure,
   const side = panels.find((it) => it.name === 'left')
   const roof = panels.find((it) => it.name === 'roof')
   const frontPanel = panels.find((it) => it.name === 'front')
-  const isAngled = side?.outline !== null && side?.outline !== undefined
+  const slanted = side?.outline ?? null
+  const isAngled = slanted !== null
   const isFrontLid = !has('front')
   // With a lid on top the walls end under it.
   const wall = has('roof') ? top : top - t
@@ -108,9 +109,8 @@ export function panelBlocks({ panels, inside: { x, y, z }, outside }: Enclosure,
   if (frontPanel !== undefined) found.push(block('front', [0, -t, foot], [x, 0, isAngled ? foot + frontPanel.across : wall]))
   if (roof !== undefined) found.push(block('roof', [0, isAngled ? y + t - roof.across - t : 0, top - t], [x, y, top]))
   if (has('floor')) found.push(block('floor', [0, 0, -t], [x, y, 0]))
-  if (isAngled) {
-    const outline = side.outline ?? []
-    const [a, b] = [outline[1] ?? [0, 0], outline[2] ?? [0, 0]]
+  if (slanted !== null) {
+    const [a, b] = [slanted[1] ?? [0, 0], slanted[2] ?? [0, 0]]
     found.push({
       ...block('lid', [-t, -t + a[0], foot + a[1]], [x + t, -t + b[0], foot + b[1]]),
       slant: [

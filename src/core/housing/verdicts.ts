@@ -177,7 +177,7 @@ export const noLineOut = verdict({
       : {
           head: `The beam can look out through ${name}`,
           why: 'A straight line leads from the work to the outside. Put a matt black baffle before it, make it smaller, or fill it: light that gets out has met two of them.',
-          next: { words: 'Mend this way out', path },
+          next: { words: `Shut the way out at ${name}`, path },
         }
   },
 })

@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
 import { fanCurveOf, fanWay, inOrder } from '../../core/air'
-import { plainAt } from '../../core/bench'
+import { plainly } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { displayUnit, fromCore, unitOf } from '../../core/units'
 import { shownBench, useBenchStore } from '../../state'
@@ -30,11 +30,12 @@ export function readPoints({ air }: Bench): readonly (readonly [flow: number, pr
 /** The label's curve of the first fan; none where it is not known. */
 function labelOf(bench: Bench): readonly (readonly [number, number])[] {
   const [way] = fanWay.each(bench)[0] ?? []
-  const [id] = inOrder(bench.air.ways[way ?? '']?.parts ?? {}).find(([, it]) => it.kind === 'fan') ?? []
-  if (way === undefined || id === undefined) return []
-  const facts = plainAt(bench, `air.ways.${way}.parts.${id}`) as Parameters<typeof fanCurveOf>[0]
+  const part = inOrder(bench.air.ways[way ?? '']?.parts ?? {}).find(([, it]) => it.kind === 'fan')?.[1]
+  if (part === undefined) return []
   try {
-    return fanCurveOf(facts).flatMap((it) => (Number.isFinite(it.flow + it.pressure) ? [[it.flow, it.pressure] as const] : []))
+    return fanCurveOf(plainly(part)).flatMap((it) =>
+      Number.isFinite(it.flow + it.pressure) ? [[it.flow, it.pressure] as const] : [],
+    )
   } catch {
     return []
   }

@@ -1,12 +1,10 @@
 import { adapterFor, inOrder, plateFor, type Adapter, type DuctPlate, type PrintFacts } from '../../core/air'
 import { drawingToDxf, drawingToSvg, outlinePath, type Layer } from '../../core/artwork'
-import { plainAt } from '../../core/bench'
+import { plainly } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { printFixed, type Finding } from '../../core/units'
 import { shownBench, useBenchStore } from '../../state'
 import { CENTRE_LINE, download, Findings, Hatching } from '../../ui'
-
-type Numbers = Parameters<typeof adapterFor>[0]
 
 /** Parts for the duct: adapters in section, plates from above, to scale, and out as files. */
 export function PrintPlate() {
@@ -22,16 +20,16 @@ export function PrintPlate() {
       )}
       <div className="flex flex-wrap gap-x-8 gap-y-4">
         {prints.map(([id, part]) => (
-          <Part key={id} bench={bench} id={id} part={part} />
+          <Part key={id} bench={bench} part={part} />
         ))}
       </div>
     </div>
   )
 }
 
-function Part({ bench, id, part }: { readonly bench: Bench; readonly id: string; readonly part: PrintFacts }) {
-  const facts = plainAt(bench, `air.prints.${id}`) as Numbers
-  const by = plainAt(bench, 'air.printing') as Parameters<typeof adapterFor>[1]
+function Part({ bench, part }: { readonly bench: Bench; readonly part: PrintFacts }) {
+  const facts = plainly(part)
+  const by = plainly(bench.air.printing)
   const isKnown =
     part.kind === 'adapter'
       ? isNumber(facts.low, facts.high)

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { drawingToDxf, drawingToSvg, mappedOutline, type Layer } from '../../core/artwork'
-import { plainAt } from '../../core/bench'
+import { plainly } from '../../core/bench'
 import { panelBlocks, panelDrawings, type Enclosure, type PanelDrawing } from '../../core/housing'
 import { PANEL_WORDS } from '../../core/nesting'
 import type { Bench } from '../../core/document'
@@ -142,9 +142,7 @@ function Names(props: {
 
 /** All panels side by side on one drawing, their openings cut. */
 function Files({ bench, box }: { readonly bench: Bench; readonly box: Enclosure }) {
-  const ports = Object.keys(bench.housing.ports).map(
-    (id) => plainAt(bench, `housing.ports.${id}`) as Parameters<typeof panelDrawings>[1][number],
-  )
+  const ports = Object.values(bench.housing.ports).map((it) => plainly(it))
   const drawings = panelDrawings(box, ports)
   const laid = sideBySide(drawings)
   const text = (made: string): Uint8Array => new TextEncoder().encode(made)

@@ -11,7 +11,7 @@ import {
   removeOfHousing,
   useBenchStore,
   useFigure,
-  useSheet,
+  takeSheet,
   type Told,
 } from '../../state'
 import { ChoiceField, FactField, Findings, Panel, printFigure, Quantity, Sentence, StageLink, TakeAway, useUnits } from '../../ui'
@@ -53,7 +53,7 @@ function SheetList({ bench }: { readonly bench: Bench }) {
                 className="mt-1.5"
                 aria-label={`Make the box of sheet ${it.order}`}
                 checked={used === id}
-                onChange={() => useSheet(id)}
+                onChange={() => takeSheet(id)}
               />
               <span>
                 <ChoiceField path={`housing.sheets.${id}.kind`} />, <FactField path={`housing.sheets.${id}.thickness`} /> thick,{' '}

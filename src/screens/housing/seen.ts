@@ -1,4 +1,4 @@
-import { shownNumber, type AnyFigure } from '../../core/bench'
+import { shownNumber, type FigureDef } from '../../core/bench'
 import {
   boxNeeds,
   deciding,
@@ -33,8 +33,8 @@ export interface SeenBox {
 /** A box as far as it is known; null while no size of it is. */
 export function seenBox(bench: Bench): SeenBox | null {
   const engine = engineOf(bench)
-  const number = (def: AnyFigure, ...args: string[]): number | null => {
-    const found = shownNumber(engine.value(def, ...(args as [])).result)
+  const number = <A extends string[]>(def: FigureDef<Bench, A>, ...args: A): number | null => {
+    const found = shownNumber(engine.value(def, ...args).result)
     return found === null || !Number.isFinite(found) ? null : found
   }
   const [x, y, z] = [number(insideSize, 'x'), number(insideSize, 'y'), number(insideSize, 'z')]

@@ -11,6 +11,7 @@ import {
   type AirKind,
   type AirPartFacts,
   type AirPlace,
+  type AirReadingFacts,
   type AirWay,
   type Catch,
   type PrintFacts,
@@ -20,6 +21,7 @@ import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
+import { airStandIn } from './machine'
 import { nextOrder } from './rotary'
 import { isDone, NO_BENCH, told, type Told } from './told'
 
@@ -312,4 +314,46 @@ export function setPrint(id: string, part: Partial<Pick<PrintFacts, 'name' | 'lo
     const print = it.air.prints[id]
     return print === undefined ? it : setAt(it, `air.prints.${id}`, { ...print, ...part })
   })
+}
+
+/** How far the inlet stands open at each setting. */
+const OPEN: Readonly<Record<(typeof AIR_SETTINGS)[number], number>> = {
+  'inlet shut': 0,
+  'inlet half open': 0.5,
+  'inlet open': 1,
+  'as it runs': 1,
+}
+/** What a reading of the stand-in's instruments is off by, one standard deviation: m/s and Pa. */
+const READ = { speed: 0.04, column: 1 } as const
+
+/** Reads the stand-in's air three times with the inlet shut, half open and open. @returns What stands in the way. */
+export async function readAirByStandIn(): Promise<Told> {
+  const air = airOf()
+  const { outDiameter, inletArea } = air?.meter ?? {}
+  if (air === null || outDiameter?.value == null || inletArea?.value == null || inletArea.value === 0)
+    return told('Say first where the air is read: the diameter where it leaves, and the area at the inlet.')
+  const asked = { outArea: Math.PI * (outDiameter.value / 2000) ** 2, inletArea: inletArea.value / 1e4 }
+  const made: Record<string, AirReadingFacts> = {}
+  let order = nextOrder(air.readings)
+  const at = new Date().toISOString()
+  const read = (value: number, decimals: number, typedUnit: 'm/s' | 'Pa', u: number): Fact => {
+    const typed = value.toFixed(decimals)
+    const scale = typedUnit === 'm/s' ? 1000 : 1
+    return { value: Number(typed) * scale, typed, typedUnit, origin: 'measured', doubt: { kind: 'standard', u: u * scale }, at }
+  }
+  for (const setting of AIR_SETTINGS.slice(0, 3))
+    for (let k = 0; k < 3; k++) {
+      const said = await airStandIn({ ...asked, open: OPEN[setting] })
+      if (said === null) return told('No stand-in is connected.')
+      made[newId()] = templateOf(airReadingShape, {
+        order: order++,
+        at,
+        setting,
+        out: read(said.out, 2, 'm/s', READ.speed),
+        inlet: OPEN[setting] === 0 ? exactly(0, 'm/s') : read(said.inlet, 2, 'm/s', READ.speed),
+        below: read(said.below, 1, 'Pa', READ.column),
+        suction: read(said.suction, 1, 'Pa', READ.column),
+      })
+    }
+  return editBench('readings of the stand-in’s air', (it) => setAt(it, 'air.readings', { ...it.air.readings, ...made }))
 }

@@ -18,7 +18,17 @@ import {
 import { axisIds, practiceOf, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type { FromAbove, MeterCircuit, Reading, ReadOut, StandInFault, StandInSpec, Turning } from '../core/workshop'
+import type {
+  AirAsked,
+  AirSaid,
+  FromAbove,
+  MeterCircuit,
+  Reading,
+  ReadOut,
+  StandInFault,
+  StandInSpec,
+  Turning,
+} from '../core/workshop'
 import type { BedBox, ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
 import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
@@ -382,6 +392,11 @@ export async function overrunStandIn(turning: Turning): Promise<Metered | null> 
 /** What a dial against what the stand-in's rotary turns shows. */
 export async function dialStandIn(angle: number): Promise<Metered | null> {
   return (await open?.standIn?.remote.dial(angle)) ?? null
+}
+
+/** What anemometer and water column say of the stand-in's air. */
+export async function airStandIn(asked: AirAsked): Promise<AirSaid | null> {
+  return (await open?.standIn?.remote.air(asked)) ?? null
 }
 
 /** Reads between two marks with the stand-in's calipers. */

@@ -3,7 +3,11 @@ import {
   createStandIn,
   dialOf,
   drawPractice,
+  drawAir,
   drawRotary,
+  readingOfAir,
+  type AirAsked,
+  type AirSaid,
   drawTone,
   fromAbove,
   hiddenTone,
@@ -93,6 +97,8 @@ export interface WorkshopWorker {
   overrun(turning: Turning): Metered | null
   /** What a dial against what its rotary turns shows at an angle, mm; null without a stand-in. */
   dial(angle: number): Metered | null
+  /** What anemometer and water column say of its box and duct; null without a stand-in. */
+  air(asked: AirAsked): AirSaid | null
   /** Light of its head by its power meter, W; null without a stand-in. */
   light(watts: number, share: number | null): Metered | null
 }
@@ -197,6 +203,9 @@ const api: WorkshopWorker = {
   dial(angle) {
     const rotary = drawRotary(number)
     return standIn === null ? null : { value: dialOf(rotary, angle, noise), u: rotary.dial }
+  },
+  air(asked) {
+    return standIn === null ? null : readingOfAir(drawAir(number), asked, noise)
   },
   light(watts, share) {
     if (standIn === null) return null

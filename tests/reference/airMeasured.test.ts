@@ -14,6 +14,8 @@ import {
   type FromReadings,
 } from '../../src/core/air'
 
+import { drawAir, readingOfAir, type HiddenAir } from '../../src/core/workshop'
+
 const SYSTEMS = 200
 const READ = 10
 
@@ -98,4 +100,18 @@ it('without scatter and without a scale the leak is that of the box', () => {
   const found = leakFromReadings(readings, { outArea: 78.5, inletArea: 100, scale: 0 })
   expect(found.value).toBeCloseTo(25, 9)
   expect(found.u).toBeLessThan(1e-9)
+})
+
+it('the stand-in’s air, read without noise by its own laws, gives its gaps and its fan back', () => {
+  for (let number = 1; number <= 40; number++) {
+    const air: HiddenAir = { ...drawAir(number), scale: 0, speedNoise: 0, columnNoise: 0 }
+    const asked = { outArea: 78.5e-4, inletArea: 60e-4 }
+    const readings = [0, 0.5, 1].map((open) => readingOfAir(air, { ...asked, open }, () => 0.5))
+    const meters = { outArea: 78.5, inletArea: 60, scale: 0 }
+    expect(leakFromReadings(readings, meters).value / (air.gaps * 1e4)).toBeCloseTo(1, 6)
+    // What the fan gives there is what stands before it and what it pushes through behind: only the suction is read.
+    const flow = readings[1]!.out * asked.outArea
+    const gives = air.shutOff * (1 - flow / air.freeFlow)
+    expect(readings[1]!.suction + air.behind * flow * flow).toBeCloseTo(gives, 3)
+  }
 })

@@ -1,4 +1,5 @@
 import { circleOutline, type Outline, type Point } from '../artwork'
+import { LENGTHS } from '../fasteners'
 import { accepted, refused, type Finding, type Outcome } from '../units'
 
 /** What a plate for the duct is to measure, mm. */
@@ -172,8 +173,6 @@ function notched({ notch }: PlateSpec, bore: number, { x, y }: Point): Outline {
   return closed([...round, { x: x - half, y: deep }, { x: x + half, y: deep }])
 }
 
-/** Lengths that machine screws are sold in, mm. (ISO 4762, from memory) */
-const SCREW_LENGTHS = [6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100, 110, 120] as const
 /** Nut and two threads that stand out, in diameters of the screw. (common practice) */
 const BEYOND = 1.1
 
@@ -184,5 +183,5 @@ const BEYOND = 1.1
  */
 export function screwLength(through: number, hole: number): number | null {
   const needs = through + BEYOND * hole * 0.9
-  return SCREW_LENGTHS.find((it) => it >= needs) ?? null
+  return LENGTHS.find((it) => it >= needs) ?? null
 }

@@ -1,87 +1,10 @@
-import { accepted, refused, type Finding, type Outcome } from '../units'
+import { accepted, refused, type Outcome } from '../units'
 
 /** How a panel meets the one beside it. */
 export type Joint =
   | { readonly kind: 'butt' }
   /** The panel stands in a step, or in a groove, so deep in the one beside it, mm. */
   | { readonly kind: 'rebate' | 'groove'; readonly depth: number }
-
-/** A closed box by its inside, mm; `sides` go through at every corner, front and back stand between them, floor and roof between all four. */
-export interface BoxAsked {
-  readonly inside: { readonly width: number; readonly depth: number; readonly height: number }
-  /** Of the sheet as measured, mm. */
-  readonly thickness: number
-  readonly joint: Joint
-  /** A hood has none, and is lifted away. */
-  readonly hasFloor: boolean
-}
-
-export type PanelName = 'left' | 'right' | 'front' | 'back' | 'floor' | 'roof'
-
-/** A panel to cut: its sides along and across, mm. */
-export interface BoxPanel {
-  readonly name: PanelName
-  readonly along: number
-  readonly across: number
-  /** What joints take out of it, mm³. */
-  readonly taken: number
-}
-
-export interface BoxMade {
-  readonly outside: { readonly width: number; readonly depth: number; readonly height: number }
-  readonly panels: readonly BoxPanel[]
-}
-
-/**
- * Panels of a box from its inside. @returns Them and the outside; or what contradicts: a size that is not above 0, a joint as deep as the sheet is thick.
- * Valid: panels of one thickness. Source: by definition: what stands in a joint is longer by its depth at each end, so that inside and outside stay.
- */
-export function boxPanels({ inside, thickness: t, joint, hasFloor }: BoxAsked): Outcome<BoxMade> {
-  const { width, depth, height } = inside
-  const wrong = [
-    ['The inside', Math.min(width, depth, height)],
-    ['The sheet', t],
-  ].find(([, size]) => !((size as number) > 0))
-  if (wrong !== undefined) return refused('no-size', `${wrong[0]} has a size of 0 or less: enter what it measures.`)
-  const j = joint.kind === 'butt' ? 0 : joint.depth
-  if (!(j >= 0 && j < t))
-    return refused(
-      'joint-through',
-      `A joint ${j} mm deep goes through a sheet of ${t} mm: make it half as deep as the sheet, or less.`,
-    )
-  const findings: readonly Finding[] =
-    j > t / 2 + 1e-9
-      ? [
-          {
-            code: 'joint-deep',
-            severity: 'warning',
-            message: `A joint ${j} mm deep leaves ${Math.round((t - j) * 10) / 10} mm of the sheet: half of it or less is usual.`,
-          },
-        ]
-      : []
-  const tall = height + t * (hasFloor ? 2 : 1)
-  // Every panel that goes through has a step or groove for each that stands in it; at the corners that of the upright one is there already.
-  const shelf = (length: number): number => j * t * length
-  const shelves = hasFloor ? 2 : 1
-  const ends = 2 * shelf(tall)
-  const side = { along: depth + 2 * t, across: tall, taken: ends + shelves * shelf(depth) }
-  const front = { along: width + 2 * j, across: tall, taken: shelves * shelf(width + 2 * j) }
-  const level = { along: width + 2 * j, across: depth + 2 * j, taken: 0 }
-  const panels: readonly BoxPanel[] = [
-    { name: 'left', ...side },
-    { name: 'right', ...side },
-    { name: 'front', ...front },
-    { name: 'back', ...front },
-    { name: 'roof', ...level },
-    ...(hasFloor ? [{ name: 'floor', ...level } as const] : []),
-  ]
-  return accepted({ outside: { width: width + 2 * t, depth: depth + 2 * t, height: tall }, panels }, findings)
-}
-
-/** Material of a box's panels, joints taken out, mm³. @param thickness mm. Valid: as `boxPanels`. Source: by definition. @example materialOf([{ name: 'roof', along: 100, across: 50, taken: 0 }], 9) // 45000 */
-export function materialOf(panels: readonly BoxPanel[], thickness: number): number {
-  return panels.reduce((sum, it) => sum + it.along * it.across * thickness - it.taken, 0)
-}
 
 /** Densities of sheets, kg/m³. (from memory) */
 export const SHEET_DENSITY = {

@@ -1,3 +1,4 @@
+export * from './air'
 export * from './calipers'
 export * from './fromAbove'
 export * from './hidden'

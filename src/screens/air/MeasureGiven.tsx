@@ -6,9 +6,12 @@ import {
   AIR_SETTINGS,
   DONE,
   gapsByReadings,
+  isStandInThere,
   keepSmokeTrial,
+  readAirByStandIn,
   removeOfAir,
   useBenchStore,
+  useMachine,
   type Told,
 } from '../../state'
 import { ChoiceField, FactField, Findings, Panel, SelectOf, Sentence, TakeAway } from '../../ui'
@@ -49,6 +52,7 @@ function Readings({ bench }: { readonly bench: Bench }) {
   const [setting, setSetting] = useState<(typeof AIR_SETTINGS)[number]>('inlet shut')
   const [told, say] = useState<Told>(DONE)
   const rows = inOrder(bench.air.readings)
+  const isThere = useMachine(isStandInThere)
   return (
     <Panel title="Given, what was read">
       <p className="max-w-[46rem] py-1 text-[13px] text-second">
@@ -86,6 +90,11 @@ function Readings({ bench }: { readonly bench: Bench }) {
         <button type="button" className="button" onClick={() => say(addAirReading(setting))}>
           Add a reading
         </button>
+        {isThere && (
+          <button type="button" className="button" onClick={() => void readAirByStandIn().then(say)}>
+            Read the stand-in’s air
+          </button>
+        )}
       </div>
       <Findings findings={told} />
       {rows.length > 0 && <GapsBy bench={bench} say={say} />}

@@ -28,7 +28,9 @@ export function Handle({ fine = false, ...at }: HandleProps & { readonly fine?: 
  * The same on a drawing of another kind. @param perPx What a pixel stands for, in the core's unit; less than 0 where the value falls to the right or upwards.
  * @param steps What a hand can set, in the unit that the fact is offered in.
  */
-export function FreeHandle(props: HandleProps & { readonly perPx: number; readonly steps: Readonly<Record<UnitSystem, number>> }) {
+export function FreeHandle(
+  props: HandleProps & { readonly perPx: number; readonly steps: Readonly<Record<UnitSystem, number>> },
+) {
   const { path, along, x, y, perPx, steps } = props
   // While it is dragged the drawing may change its scale; the hand keeps the one that it began with.
   const held = useRef(perPx)

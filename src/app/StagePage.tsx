@@ -1,5 +1,5 @@
 import { use, useEffect } from 'react'
-import { Navigate } from 'react-router'
+import { Navigate, useLocation } from 'react-router'
 import { addressOf, loadDomains, rememberPart, useBenchStore } from '../state'
 import { later, Parts, Sheet } from '../ui'
 import type { PartDef, PartSheet, PartWords, StageDef } from '../ui/stage'
@@ -32,11 +32,13 @@ export function StagePage(props: { readonly benchId: string; readonly stage: Sta
   const { benchId, stage, part } = props
   const found = stage.parts.find((it) => it.id === part)
   const first = stage.parts[0]
+  const { key } = useLocation()
   useEffect(() => {
     if (found !== undefined) rememberPart(stage.id, found.id)
   }, [stage, found])
   if (first === undefined) return <Unbuilt stage={stage} />
-  if (part === undefined) return <Navigate to={addressOf(benchId, stage.id, first.id) + location.hash} replace />
+  // Asked for again while its sheet is still on its way, it leads on again: each visit has a key of its own.
+  if (part === undefined) return <Navigate key={key} to={addressOf(benchId, stage.id, first.id) + location.hash} replace />
   if (found === undefined) return <NoPart stage={stage} name={part} benchId={benchId} />
   return <PartPage stage={stage} part={found} />
 }

@@ -103,7 +103,10 @@ test('an adapter goes out as a closed surface that prints without support; a pla
 }) => {
   await bench.put(heron())
   await bench.openStage('heron', 'air', 'print')
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as STL' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as STL' }).first().click(),
+  ])
   const bytes = readFileSync(await file.path())
   const count = bytes.readUInt32LE(80)
   expect(bytes.length).toBe(84 + 50 * count)

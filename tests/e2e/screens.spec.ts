@@ -59,6 +59,21 @@ function fieldsOf(bench: Bench): ReadonlyMap<string, readonly string[]> {
   return fields
 }
 
+/** The box and its air in another way for each machine. */
+function boxed(k: number): Readonly<Record<string, string>> {
+  return {
+    'air.box.caught': ['box', 'hood', 'table', 'mouth'][k % 4] ?? '',
+    'air.ways.out.parts.metal.wall': ['metal', 'foil'][k % 2] ?? '',
+    'housing.lid.form': ['top', 'front', 'angled'][k % 3] ?? '',
+    'housing.lid.seal': ['strip', 'gap'][k % 2] ?? '',
+    'housing.lid.springs': ['gas', 'none'][k % 2] ?? '',
+    'housing.size.floor': ['yes', 'no'][k % 2] ?? '',
+    'housing.size.foot': ['skirt', 'gap'][Math.floor(k / 2) % 2] ?? '',
+    'housing.make.joint': ['butt', 'rebate', 'groove'][k % 3] ?? '',
+    'housing.needs.camera': ['no', 'yes'][k % 2] ?? '',
+  }
+}
+
 /** Benches that differ in what has a field, without a scale run, so that the next one is being planned. */
 function variants(): readonly Bench[] {
   const { bench } = heron()
@@ -67,6 +82,8 @@ function variants(): readonly Bench[] {
   const named = (it: Bench, id: string): Bench => ({ ...it, id, name: id })
   // Every machine holds and drives what it turns in another way.
   const turning = (it: Bench, k: number): Bench =>
+    Object.entries(boxed(k)).reduce((at, [path, word]) => set(at, `${path}.chosen`, word), turned(it, k))
+  const turned = (it: Bench, k: number): Bench =>
     set(
       set(it, 'rotary.holding.chosen', HOLDINGS[k % HOLDINGS.length]),
       'rotary.turn.drive.chosen',

@@ -68,9 +68,9 @@ export function whatNext(engine: Engine<Bench>, seen: Seen, system: UnitSystem):
     ),
     ...seen.tasks.slice(0, NAMED).map(taskTodo),
     ...turning(bench),
-    ...(isUntouched(bench) ? [] : [...housed(bench), ...breathing(bench)]),
     ...late(bench, seen.today),
     ...mending(engine, [...marked('look'), ...verdicts.filter(isElsewise)], system, 'mend'),
+    ...(isUntouched(bench) ? [] : [...housed(bench), ...breathing(bench)]),
   ]
 }
 
@@ -100,7 +100,7 @@ function housed({ housing }: Bench): readonly Todo[] {
   if ([needs.machineX, needs.machineY, needs.machineZ, size.x, size.y, size.z].some((it) => it.value !== null)) return []
   return [
     {
-      kind: 'begin',
+      kind: 'mend',
       words: 'Measure the machine with its head at every end, for its box',
       why: 'How large the box is, its panels and sheets, and whether the beam can look out follow from it.',
       at: { part: 'housing/box' },
@@ -113,7 +113,7 @@ function breathing({ air }: Bench): readonly Todo[] {
   if (Object.keys(air.ways).length > 0) return []
   return [
     {
-      kind: 'begin',
+      kind: 'mend',
       words: 'Say how the smoke is caught, and lay its way out',
       why: 'Whether it leaves, where fresh air comes in, and which fan is strong enough follow from it.',
       at: { part: 'air/duct' },

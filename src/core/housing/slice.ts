@@ -96,7 +96,7 @@ export const portShape = group(
     x: mm('Its middle from the left edge', 0, 4000),
     y: mm('Its middle from the lower edge', 0, 4000),
     width: mm('Width', 1, 3000),
-    height: mm('Height', 1, 3000),
+    height: mm('Height', 1, 3000, { when: (see) => see.beside('round') !== 'yes' }),
     round: choice({ label: 'Its shape', options: { no: 'square', yes: 'round' }, assume: { chosen: 'no' } }),
     filled: choice({
       label: 'What is in it',

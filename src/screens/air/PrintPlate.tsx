@@ -51,7 +51,7 @@ function Part({ bench, part }: { readonly bench: Bench; readonly part: PrintFact
   const made = plateFor(facts, by)
   return (
     <Frame part={part} findings={made.findings}>
-      {made.ok && <PlateFromAbove plate={made.value} name={part.name} />}
+      {made.ok && <PlateFromAbove plate={made.value} name={part.name} thick={part.thick.value ?? 4} />}
     </Frame>
   )
 }
@@ -101,7 +101,11 @@ function AdapterSection({ adapter, name }: { readonly adapter: Adapter; readonly
   )
 }
 
-function PlateFromAbove({ plate, name }: { readonly plate: DuctPlate; readonly name: string }) {
+function PlateFromAbove({ plate, name, thick }: { readonly plate: DuctPlate; readonly name: string; readonly thick: number }) {
+  const saveSolid = async (): Promise<void> => {
+    const { meshToStl, plateSolid } = await import('./solid')
+    download(`${fileName(name)}.stl`, meshToStl(plateSolid(plate.cut, thick)), 'model/stl')
+  }
   const scale = ROOM / Math.max(plate.width, plate.height)
   const layers: readonly Layer[] = [{ name: 'cut', colour: '#111111', outlines: plate.cut }]
   const text = (made: string): Uint8Array => new TextEncoder().encode(made)
@@ -130,6 +134,9 @@ function PlateFromAbove({ plate, name }: { readonly plate: DuctPlate; readonly n
         </text>
       </svg>
       <div className="no-print flex gap-2">
+        <button type="button" className="button" onClick={() => void saveSolid()}>
+          Save as STL
+        </button>
         <button
           type="button"
           className="button"

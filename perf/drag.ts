@@ -79,6 +79,16 @@ export function longestHeightTask(runs: number): Promise<number> {
   return longestWhileDragged(runs, 'bench/heron/beam/focus', '[data-drag="optics.gap"]', [0, 1])
 }
 
+/** The same while the end of a duct is dragged on its drawing, and let go. */
+export function longestDuctTask(runs: number): Promise<number> {
+  return longestWhileDragged(runs, 'bench/heron/air/duct', '[data-drag="air.ways.out.parts.hose.length"]')
+}
+
+/** The same while the height of the box is dragged, and let go. */
+export function longestWallTask(runs: number): Promise<number> {
+  return longestWhileDragged(runs, 'bench/heron/housing/box', '[data-drag="housing.size.z"]', [0, -1])
+}
+
 /** @param address Where the thing stands, below the start; the demo's first sheet where it is empty. @param way Which way it is dragged, px a step. */
 async function longestWhileDragged(
   runs: number,

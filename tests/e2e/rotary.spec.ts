@@ -16,6 +16,8 @@ test('a mug is held on a disc from the shelf, set in the place of Y, burnt, and 
   const demo = heron()
   await bench.put({ ...demo, bench: { ...demo.bench, work: { ...demo.bench.work, pieces: {} } } })
   await bench.openStage('heron', 'controller', 'settings')
+  // The demo connects its own stand-in by itself; this is another one.
+  await page.getByRole('button', { name: 'Disconnect' }).click()
   await machine.connect(41)
 
   // The shelf is looked at before anything is cut; what is wanted lies on a sheet.

@@ -4,7 +4,7 @@ import { insideVolume, type HousingView } from '../housing'
 import { changesThatHelp, type AirChange } from './changes'
 import { ductVelocity } from './duct'
 import { fanFlow, fanPressure, type FanCurve } from './fan'
-import { fanCurveOf, inOrder, laidOf, networkOf, openingsOf, openingWay, type Opening } from './laid'
+import { inOrder, laidWay, networkOf, openingsOf, openingWay, type LaidWay, type Opening } from './laid'
 import { ductNeeds, solveAir, type AirNetwork, type AirSolution } from './network'
 import { partGain } from './parts'
 import { leakRead } from './readFigures'
@@ -80,47 +80,70 @@ export const openArea = figure({
   symbols: {},
   source: 'By definition: gaps and inlet of a box, the gap at the foot of a hood, holes that are not covered, a mouth.',
   doubt: 'nudge',
-  work: (view): number => openOf(view).reduce((sum, it) => sum + it.area, 0),
+  work: (view): number => openingsOf(view, () => view.figure(gapsOf)).reduce((sum, it) => sum + it.area, 0),
 })
 
-const openOf = (view: View<AirBench>): readonly Opening[] => openingsOf(view, () => view.figure(gapsOf))
-
-function networkIn(view: View<AirBench>): AirNetwork {
-  if (Object.keys(view.bench.air.ways).length === 0)
-    throw new NotYet('lay the way of the air: a fan, and the duct it blows through')
-  return networkOf(view, openOf(view))
-}
-
-/** Networks that were solved last: each ± of a stage asks for the same ones. */
-const solvedLast = new Map<string, AirSolution | string>()
-
-function solutionOf(network: AirNetwork): AirSolution | string {
-  const key = JSON.stringify(network)
-  const known = solvedLast.get(key)
-  if (known !== undefined) return known
-  const found = solveAir(network)
-  const made = found.ok ? found.value : (found.findings[0]?.message ?? 'the flows do not settle')
-  if (solvedLast.size > 400) solvedLast.clear()
-  solvedLast.set(key, made)
-  return made
-}
-
-const isWhole = (network: AirNetwork): boolean => !JSON.stringify(network).includes('null')
-
-/** How the air goes, with what it goes through. @throws {NotYet} where the network cannot be solved, in words. */
-function airIn(view: View<AirBench>): { readonly network: AirNetwork; readonly solution: AirSolution } {
-  const network = networkIn(view)
-  // A number that is missing makes all of it unknown; the engine names it.
-  if (!isWhole(network)) return { network, solution: { pressures: {}, flows: {} } }
-  const solution = solutionOf(network)
-  if (typeof solution === 'string') throw new NotYet(lowerFirst(solution))
-  return { network, solution }
+/** How the air goes through what is laid. */
+export interface SettledAir {
+  readonly ways: Readonly<Record<string, LaidWay>>
+  readonly network: AirNetwork
+  readonly openings: readonly Opening[]
+  readonly solution: AirSolution
+  /** Whether every number of it was entered; else nothing of it counts. */
+  readonly isWhole: boolean
 }
 
 const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
 
-const flowIn = (view: View<AirBench>, way: string): number => airIn(view).solution.flows[way] ?? Number.NaN
-const pressureIn = (view: View<AirBench>, place: string): number => airIn(view).solution.pressures[place] ?? 0
+export const wayLaid = figure({
+  id: 'air.wayLaid',
+  of: aWay,
+  label: 'Its parts as they are laid',
+  quantity: 'pressure',
+  formula: '\\Delta p(Q)',
+  symbols: {},
+  source: 'Ducts, fittings and steps between them by velocity pressures; fans by their curves.',
+  doubt: { none: 'a list of parts; each has its own ±' },
+  work(view, id: string): LaidWay {
+    const way = view.bench.air.ways[id]
+    if (way === undefined) throw new NotYet('this way is no longer there')
+    return laidWay(way)
+  },
+})
+
+/** All that the air does follows from this one solution, so that a fact that is moved is solved once for all of them. */
+export const settled = figure({
+  id: 'air.settled',
+  label: 'The air as it settles',
+  quantity: 'flow',
+  formula: '\\sum Q = 0,\\quad \\sum \\Delta p = 0',
+  symbols: {},
+  source: 'Kirchhoff’s laws over ducts (Darcy–Weisbach, Colebrook 1939), fittings and the curves of fans.',
+  doubt: { none: 'a whole network; what is read of it has its own ±' },
+  work(view): SettledAir {
+    if (Object.keys(view.bench.air.ways).length === 0)
+      throw new NotYet('lay the way of the air: a fan, and the duct it blows through')
+    const openings = openingsOf(view, () => view.figure(gapsOf))
+    const ways = Object.fromEntries(inOrder(view.bench.air.ways).map(([id]) => [id, view.figure(wayLaid, id)]))
+    const network = networkOf(view, ways, openings)
+    const laid = { ways, network, openings }
+    // A number that is missing makes all of it unknown; the engine names it.
+    if (JSON.stringify(network).includes('null')) return { ...laid, solution: { pressures: {}, flows: {} }, isWhole: false }
+    const found = solveAir(network)
+    if (!found.ok) throw new NotYet(lowerFirst(found.findings[0]?.message ?? 'the flows do not settle'))
+    return { ...laid, solution: found.value, isWhole: true }
+  },
+})
+
+const flowIn = (view: View<AirView>, way: string): number => view.figure(settled).solution.flows[way] ?? Number.NaN
+const pressureIn = (view: View<AirView>, place: string): number => view.figure(settled).solution.pressures[place] ?? 0
+
+/** A way as it is laid. @throws {NotYet} where it is gone. */
+function wayIn(view: View<AirView>, way: string): LaidWay {
+  const found = view.figure(settled).ways[way]
+  if (found === undefined) throw new NotYet('this way is no longer there')
+  return found
+}
 
 export const flowOfWay = figure({
   id: 'air.flow',
@@ -159,7 +182,7 @@ export const inward = figure({
   source: 'Continuity.',
   doubt: 'nudge',
   work(view, id: string): number {
-    const found = openOf(view).find((it) => it.id === id)
+    const found = view.figure(settled).openings.find((it) => it.id === id)
     if (found === undefined) throw new NotYet('nothing can come in there: say how large it is')
     return 1000 * faceVelocity(flowIn(view, openingWay(id)), found.area)
   },
@@ -256,7 +279,7 @@ export const clears = figure({
   work(view): number {
     const { mixing } = view.bench.air.box
     const volume = view.figure(boxRoom)
-    const { network, solution } = airIn(view)
+    const { network, solution } = view.figure(settled)
     const flow = network.branches
       .filter((it) => it.to === 'box')
       .reduce((sum, it) => sum + Math.max(0, solution.flows[it.id] ?? Number.NaN), 0)
@@ -280,13 +303,12 @@ export const clearRoom = figure({
 })
 
 /** Velocities in the round parts of a way, m/s. */
-function velocitiesOf(view: View<AirBench>, way: string): readonly number[] {
+function velocitiesOf(view: View<AirView>, way: string): readonly number[] {
   const flow = flowIn(view, way)
-  const facts = view.bench.air.ways[way]
-  if (facts === undefined) throw new NotYet('this way is no longer there')
-  const pipes = laidOf(facts).filter((it) => it.facts.kind === 'duct')
-  if (pipes.length === 0) throw new NotYet(`“${facts.name}” has no duct in it`)
-  return pipes.map((it) => Math.abs(ductVelocity(flow, it.facts.diameter)))
+  const { name, parts } = wayIn(view, way)
+  const pipes = parts.filter((it) => it.kind === 'duct')
+  if (pipes.length === 0) throw new NotYet(`“${name}” has no duct in it`)
+  return pipes.map((it) => Math.abs(ductVelocity(flow, it.enters ?? Number.NaN)))
 }
 
 export const slowest = figure({
@@ -316,11 +338,8 @@ export const fastest = figure({
 })
 
 /** Fans of a way as they stand one after the other. */
-function fansOf(view: View<AirBench>, way: string): readonly FanCurve[] {
-  const parts = view.bench.air.ways[way]?.parts ?? {}
-  const curves = inOrder(parts)
-    .filter(([, it]) => it.kind === 'fan')
-    .map(([, it]) => fanCurveOf(it))
+function fansOf(view: View<AirView>, way: string): readonly FanCurve[] {
+  const curves = wayIn(view, way).parts.flatMap((it) => it.parts.flatMap((part) => (part.kind === 'fan' ? [part.curve] : [])))
   if (curves.length === 0) throw new NotYet('put a fan into this way')
   return curves
 }
@@ -404,8 +423,7 @@ export const partTakes = figure({
   doubt: 'nudge',
   work(view, way: string, part: string): number {
     const flow = flowIn(view, way)
-    const facts = view.bench.air.ways[way]
-    const found = facts === undefined ? undefined : laidOf(facts).find((it) => it.id === part)
+    const found = wayIn(view, way).parts.find((it) => it.id === part)
     if (found === undefined) throw new NotYet('this part is no longer there')
     if (Number.isNaN(flow)) return Number.NaN
     return -found.parts.reduce((sum, it) => sum + partGain(it, flow), 0)
@@ -433,11 +451,11 @@ export const joints = figure({
   doubt: { none: 'a picture; each part’s pressure has its own ±' },
   work(view, way: string): readonly AirJoint[] {
     const flow = flowIn(view, way)
-    const facts = view.bench.air.ways[way]
-    if (facts === undefined || Number.isNaN(flow)) return []
-    let behind = pressureIn(view, facts.from)
+    const { from, parts: rows } = wayIn(view, way)
+    if (Number.isNaN(flow)) return []
+    let behind = pressureIn(view, from)
     let diameter: number | null = null
-    return laidOf(facts).map(({ id, leaves, parts }) => {
+    return rows.map(({ id, leaves, parts }) => {
       const before = behind
       behind = before + parts.reduce((sum, it) => sum + partGain(it, flow), 0)
       diameter = leaves ?? diameter
@@ -465,10 +483,10 @@ export const curves = figure({
   source: 'The duct’s own curve: the pressure that a fan would have to give for each flow.',
   doubt: { none: 'a picture; where the curves meet has its own ±' },
   work(view, way: string): AirCurves {
-    const { network } = airIn(view)
+    const { network, isWhole } = view.figure(settled)
     const fans = fansOf(view, way)
     const most = Math.min(...fans.map((it) => fanFlow(it, 0)))
-    if (!isWhole(network) || Number.isNaN(most)) return { fan: [], duct: [] }
+    if (!isWhole || Number.isNaN(most)) return { fan: [], duct: [] }
     const flows = Array.from({ length: STEPS + 1 }, (_, k) => (most * k) / STEPS)
     const bends = [...new Set([...flows, ...fans.flat().map((it) => it.flow)])].filter((it) => it <= most).sort((p, q) => p - q)
     const top = fans.reduce((sum, it) => sum + fanPressure(it, 0), 0)
@@ -490,23 +508,22 @@ export const helps = figure({
   source: 'The network worked again with each change.',
   doubt: { none: 'a list in its order; each is worked at the present values' },
   work(view, way: string): readonly (AirChange & { readonly partId: string })[] {
-    const { network } = airIn(view)
-    if (!isWhole(network)) return []
-    const { ways } = view.bench.air
+    const { network, ways, isWhole } = view.figure(settled)
+    if (!isWhole) return []
     const leave = network.branches.filter((it) => ways[it.id] === undefined && it.id !== 'supply').map((it) => it.id)
     return changesThatHelp(network, way, leave).flatMap((it) => {
-      const facts = ways[it.branch]
-      if (facts === undefined) return it.branch === 'supply' ? [{ ...it, partId: '' }] : []
-      const owner = ownerOf(facts, it.part)
+      const laid = ways[it.branch]
+      if (laid === undefined) return it.branch === 'supply' ? [{ ...it, partId: '' }] : []
+      const owner = ownerOf(laid, it.part)
       return owner === null ? [] : [{ ...it, partId: owner }]
     })
   },
 })
 
 /** Which laid part a part of the network belongs to. */
-function ownerOf(facts: Parameters<typeof laidOf>[0], index: number): string | null {
+function ownerOf({ parts: rows }: LaidWay, index: number): string | null {
   let left = index
-  for (const { id, parts } of laidOf(facts)) {
+  for (const { id, parts } of rows) {
     if (left < parts.length) return id
     left -= parts.length
   }

@@ -5,7 +5,7 @@ import { fanAtSpeed, fanCurve, fansBeside, type FanCurve } from './fan'
 import { bendLoss, FITTINGS, grilleLoss, narrowingLoss, wideningLoss } from './fittings'
 import type { AirBranch, AirNetwork } from './network'
 import type { AirPart } from './parts'
-import { AIR_PLACE_WORDS, type AirBench, type AirPartFacts, type AirWay } from './slice'
+import { AIR_PLACE_WORDS, type AirBench, type AirKind, type AirPartFacts, type AirPlace, type AirWay } from './slice'
 
 type PartFacts = Plain<AirPartFacts>
 type WayFacts = Plain<AirWay>
@@ -14,7 +14,9 @@ type WayFacts = Plain<AirWay>
 export interface Laid {
   /** Id of the part. */
   readonly id: string
-  readonly facts: PartFacts
+  readonly kind: AirKind
+  /** Inside diameter where the air enters it, mm; null where it has none of its own. */
+  readonly enters: number | null
   /** Inside diameter where the air leaves it, mm; null: that of the part before. */
   readonly leaves: number | null
   readonly parts: readonly AirPart[]
@@ -35,7 +37,7 @@ export function laidOf(way: WayFacts): readonly Laid[] {
     const step: readonly AirPart[] = before === null || enters === null ? [] : stepBetween(before, enters)
     const leaves = facts.kind === 'reducer' ? facts.to : enters
     before = leaves ?? before
-    return { id, facts, leaves, parts: [...step, ...partsOf(facts)] }
+    return { id, kind: facts.kind, enters, leaves, parts: [...step, ...partsOf(facts)] }
   })
 }
 
@@ -170,16 +172,36 @@ function throughOpening(
 /** Way of the air through an opening, by its id. */
 export const openingWay = (id: string): string => `opening ${id}`
 
-/** All ways of the air: what is laid, what is open, and what comes into the room. @param openings What is open where the smoke is caught. @throws {NotYet} for a way without parts, or one that leads back to where it begins. */
-export function networkOf(view: View<AirBench>, openings: readonly Opening[]): AirNetwork {
+/** A way as it is laid. */
+export interface LaidWay {
+  readonly name: string
+  readonly from: AirPlace
+  readonly to: AirPlace
+  readonly parts: readonly Laid[]
+}
+
+/** A way as it is laid. @throws {NotYet} where it has no parts, or leads back to where it begins. */
+export function laidWay(way: WayFacts): LaidWay {
+  const { name, from, to } = way
+  if (from === to) throw new NotYet(`“${name}” leads from ${AIR_PLACE_WORDS[from]} back to it: say where it leads`)
+  const parts = laidOf(way)
+  if (parts.every((it) => it.parts.length === 0)) throw new NotYet(`lay a part of “${name}”: a way without any has no resistance`)
+  return { name, from, to, parts }
+}
+
+/** All ways of the air: what is laid, what is open, and what comes into the room. @param ways What is laid, by id. @param openings What is open where the smoke is caught. Valid: any. Source: by definition. */
+export function networkOf(
+  view: View<AirBench>,
+  ways: Readonly<Record<string, LaidWay>>,
+  openings: readonly Opening[],
+): AirNetwork {
   const { air } = view.bench
-  const laid = inOrder(air.ways).map(([id, way]): AirBranch => {
-    if (way.from === way.to)
-      throw new NotYet(`“${way.name}” leads from ${AIR_PLACE_WORDS[way.from]} back to it: say where it leads`)
-    const parts = laidOf(way).flatMap((it) => it.parts)
-    if (parts.length === 0) throw new NotYet(`lay a part of “${way.name}”: a way without any has no resistance`)
-    return { id, from: way.from, to: way.to, parts }
-  })
+  const laid = Object.entries(ways).map(([id, { from, to, parts }]): AirBranch => ({
+    id,
+    from,
+    to,
+    parts: parts.flatMap((it) => it.parts),
+  }))
   const box = { turns: air.box.caught === 'box' ? air.box.turns : 0, rim: air.box.caught === 'mouth' ? air.box.rim : null }
   const open = openings.map((it) => throughOpening(it, box))
   const usesRoom = [...laid, ...open].some((it) => it.from === 'room' || it.to === 'room')

@@ -58,9 +58,9 @@ function settle(network: AirNetwork): Outcome<AirSolution> {
   const places = [...new Set(branches.flatMap((it) => [it.from, it.to]))].filter((it) => rooms[it] === undefined)
   const at = new Map(places.map((it, k) => [it, k]))
   const pressuresOf = (x: readonly number[]) => (place: string) => rooms[place] ?? x[at.get(place) ?? -1] ?? 0
-  const flowsAt = (x: readonly number[]): readonly number[] => {
+  const flowsAt = (x: readonly number[], before: readonly number[]): readonly number[] => {
     const p = pressuresOf(x)
-    return branches.map((it) => flowOf(it, p(it.to) - p(it.from)))
+    return branches.map((it, k) => flowOf(it, p(it.to) - p(it.from), before[k] ?? 0))
   }
   const surplus = (flows: readonly number[]): readonly number[] => {
     const sums = places.map(() => 0)
@@ -72,7 +72,7 @@ function settle(network: AirNetwork): Outcome<AirSolution> {
     return sums
   }
   let x: readonly number[] = places.map(() => 0)
-  let flows = flowsAt(x)
+  let flows = flowsAt(x, [])
   let left = surplus(flows)
   for (let step = 0; step < 300; step++) {
     if (sizeOf(left) < LEAST) return solved(network, pressuresOf(x), flows)
@@ -81,7 +81,7 @@ function settle(network: AirNetwork): Outcome<AirSolution> {
     let share = 1
     for (;;) {
       const next = x.map((it, k) => it + share * (move[k] ?? 0))
-      const there = flowsAt(next)
+      const there = flowsAt(next, flows)
       const leftThere = surplus(there)
       if (sizeOf(leftThere) < (1 - share / 1e4) * sizeOf(left) || share < 1e-9) {
         ;[x, flows, left] = [next, there, leftThere]
@@ -120,17 +120,19 @@ function slopeOf(branch: AirBranch, flow: number): number {
 }
 
 /** Flow at which a branch adds a pressure, m³/s. Source: false position after Anderson and Björck (1973): one look at the branch a step. */
-function flowOf(branch: AirBranch, gain: number): number {
+function flowOf(branch: AirBranch, gain: number, guess: number): number {
   const off = (flow: number): number => branchGain(branch, flow) - gain
   let near = { flow: 0, off: off(0) }
   if (near.off === 0) return 0
   // What it adds falls as the flow grows: the root lies between rest and where it has changed its sign.
   const way = Math.sign(near.off)
   const look = (flow: number) => ({ flow, off: off(flow) })
-  let far = look(way * 0.01)
+  // What flowed before is most often near.
+  const isNear = guess * way > 1e-6
+  let far = look(isNear ? guess : way * 0.01)
   while (far.off * way > 0) {
     near = far
-    far = look(4 * far.flow)
+    far = look((isNear ? 1.3 : 4) * far.flow)
   }
   for (let step = 0; step < 200 && far.off !== 0; step++) {
     const next = look(far.flow - (far.off * (far.flow - near.flow)) / (far.off - near.off))

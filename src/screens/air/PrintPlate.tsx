@@ -3,7 +3,7 @@ import { drawingToDxf, drawingToSvg, outlinePath, type Layer } from '../../core/
 import { plainly } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { printFixed, type Finding } from '../../core/units'
-import { shownBench, useBenchStore } from '../../state'
+import { shownBench, solidOfPlate, solidOfProfile, useBenchStore } from '../../state'
 import { CENTRE_LINE, download, Findings, Hatching } from '../../ui'
 
 /** Parts for the duct: adapters in section, plates from above, to scale, and out as files. */
@@ -80,8 +80,7 @@ function AdapterSection({ adapter, name }: { readonly adapter: Adapter; readonly
     `M${adapter.profile.map((it) => `${(middle + way * it.r * scale).toFixed(1)} ${((adapter.height - it.z) * scale + 14).toFixed(1)}`).join('L')}Z`
   const bottom = adapter.height * scale + 14
   const save = async (): Promise<void> => {
-    const { meshToStl, revolve } = await import('./solid')
-    download(`${fileName(name)}.stl`, meshToStl(revolve(adapter.profile)), 'model/stl')
+    download(`${fileName(name)}.stl`, await solidOfProfile(adapter.profile), 'model/stl')
   }
   return (
     <>
@@ -103,8 +102,7 @@ function AdapterSection({ adapter, name }: { readonly adapter: Adapter; readonly
 
 function PlateFromAbove({ plate, name, thick }: { readonly plate: DuctPlate; readonly name: string; readonly thick: number }) {
   const saveSolid = async (): Promise<void> => {
-    const { meshToStl, plateSolid } = await import('./solid')
-    download(`${fileName(name)}.stl`, meshToStl(plateSolid(plate.cut, thick)), 'model/stl')
+    download(`${fileName(name)}.stl`, await solidOfPlate(plate.cut, thick), 'model/stl')
   }
   const scale = ROOM / Math.max(plate.width, plate.height)
   const layers: readonly Layer[] = [{ name: 'cut', colour: '#111111', outlines: plate.cut }]

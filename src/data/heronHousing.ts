@@ -20,7 +20,7 @@ export const heronHousing: Housing = {
     handsFront: stated('60', 'mm', 10),
   },
   size: { ...blank.size, z: stated('375', 'mm'), inside: said('black') },
-  make: { ...blank.make, joint: said('rebate'), paintPrice: stated('18', 'money') },
+  make: { ...blank.make, joint: said('rebate'), screw: stated('2.8', 'mm'), paintPrice: stated('18', 'money') },
   sheets: {
     nine: templateOf(sheetShape, {
       order: 1,

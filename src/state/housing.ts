@@ -16,6 +16,7 @@ import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { nextOrder } from './rotary'
 import { NO_BENCH, told, type Told } from './told'
+import { takeArtwork } from './work'
 
 const housingOf = (): Housing | null => useBenchStore.getState().bench?.housing ?? null
 
@@ -167,4 +168,9 @@ export function fixMount({ onLid, boxX, boxY }: Mount): Told {
       lid: { ...it.housing.lid, onLid: at(onLid), boxOut: at(boxX), boxDown: at(-boxY) },
     },
   }))
+}
+
+/** Lays the plates over openings, and the labels, on the work order as artwork. @returns What stands in the way. */
+export async function insertsToWork(svg: string): Promise<Told> {
+  return takeArtwork(new File([svg], 'inserts.svg', { type: 'image/svg+xml' }))
 }

@@ -93,6 +93,7 @@ test('panels go out as SVG, DXF and a list for the saw; the box is turned by key
   const svg = await save('Save the panels as SVG')
   for (const name of ['left side', 'right side', 'front', 'back', 'floor']) expect(svg).toContain(`id="${name}"`)
   expect(await save('Save the panels as DXF')).toContain('ENTITIES')
+  expect(await save('Save the inserts as SVG')).toContain('id="Cables"')
   const picture = page.getByRole('img', { name: /pulled apart/ })
   const turned = await picture.getAttribute('data-turned')
   await picture.press('ArrowRight')

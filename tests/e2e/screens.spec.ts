@@ -70,6 +70,7 @@ function boxed(k: number): Readonly<Record<string, string>> {
     'housing.size.floor': ['yes', 'no'][k % 2] ?? '',
     'housing.size.foot': ['skirt', 'gap'][Math.floor(k / 2) % 2] ?? '',
     'housing.make.joint': ['butt', 'rebate', 'groove'][k % 3] ?? '',
+    'housing.make.braces': ['no', 'yes'][k % 2] ?? '',
     'housing.needs.camera': ['no', 'yes'][k % 2] ?? '',
   }
 }

@@ -9,6 +9,7 @@ import {
   housingShape,
   insideSize,
   innerFaces,
+  insertPlates,
   labelForce,
   lidCentre,
   lidMass,
@@ -222,6 +223,14 @@ describe('the box of a sheet', () => {
     expect(depths).toEqual([...depths].sort((p, q) => p - q))
     expect(found.value.sheets[0]?.panels).toHaveLength(6)
   })
+  it('has braces in its corners, two sawn from a square', () => {
+    const make = { ...blank.make, braces: chosen('yes'), brace: exactly(80) }
+    const braced = setAt(bench, 'housing.make', make)
+    const more = (4 * 80 * 80 * 9 * 680) / 1e9
+    expect(number(braced, sheetMass, 'nine') - number(bench, sheetMass, 'nine')).toBeCloseTo(more, 9)
+    expect(number(braced, boxMass) - number(bench, boxMass)).toBeCloseTo(more, 9)
+    expect(number(braced, sheetsToBuy, 'nine')).toBe(1)
+  })
   it('refuses a panel that is larger than the sheet, in words', () => {
     const small = setAt(bench, 'housing.sheets.nine.along', exactly(600))
     const { result } = engineFor(small).value(sheetPlan, 'nine')
@@ -311,6 +320,17 @@ describe('openings', () => {
     // The panel is 608 wide and begins 5 mm in.
     expect(Math.min(...ring.map((it) => it.x))).toBeCloseTo(309 - 5 - 40, 9)
     expect(Math.max(...ring.map((it) => it.y))).toBeCloseTo(209 + 30, 9)
+  })
+  it('get plates over them: a rim of 15 mm, a hole as large as they are; labels carry their words within', () => {
+    const cable = plainly({ ...port, kind: 'cable' as const, round: chosen('yes') })
+    const label = plainly({ ...port, kind: 'label' as const, name: 'Eyewear on' })
+    const [cover, plaque] = insertPlates([cable, label])
+    expect(cover).toMatchObject({ width: 110, height: 110 })
+    const hole = flattened(cover!.cut[0]!, 0.01)
+    expect(Math.max(...hole.map((it) => it.x)) - Math.min(...hole.map((it) => it.x))).toBeCloseTo(80, 1)
+    const letters = plaque!.mark.flatMap((it) => flattened(it, 0.1))
+    expect(letters.length).toBeGreaterThan(20)
+    expect(letters.every((it) => it.x > 0 && it.x < 80 && it.y > 0 && it.y < 60)).toBe(true)
   })
   const lit = (ports: Readonly<Record<string, PortFacts>>, inside: 'black' | 'bright'): number =>
     number(

@@ -226,6 +226,20 @@ export const insideVolume = figure({
   work: (view): number => (view.figure(insideSize, 'x') * view.figure(insideSize, 'y') * view.figure(insideSize, 'z')) / 1e9,
 })
 
+/** Corners of a box: each has a brace above and below, two of them sawn from a square. */
+const CORNERS = 4
+
+/**
+ * Material of braces in all corners, mm³. @param leg Of a triangle, mm; 0: there are none. @param thickness mm. Valid: 0 or more. Source: by definition: one above and one below in each of four corners.
+ * @example braceMaterial(80, 9) // 230400
+ */
+export function braceMaterial(leg: number, thickness: number): number {
+  return CORNERS * leg * leg * thickness
+}
+
+/** Legs of the braces of a box, mm; 0 where there are none. */
+const legOf = (view: View<HousingBench>): number => (view.bench.housing.make.braces === 'yes' ? view.bench.housing.make.brace : 0)
+
 /** Mass of what a volume of the sheet is, kg. @param mm3 Material. */
 const massOf = (mm3: number, density: number): number => (mm3 * density) / 1e9
 
@@ -242,7 +256,8 @@ export const boxMass = figure({
     const { panels } = boxIn(view)
     const { kind } = sheetInUse(view)
     const walls = panels.filter((it) => it.name !== 'lid')
-    return massOf(panelMaterial(walls, view.figure(sheetThickness)), SHEET_DENSITY[kind]) + view.figure(lidMass)
+    const t = view.figure(sheetThickness)
+    return massOf(panelMaterial(walls, t) + braceMaterial(legOf(view), t), SHEET_DENSITY[kind]) + view.figure(lidMass)
   },
 })
 
@@ -384,6 +399,22 @@ export const screwsAlong = figure({
     const around = 2 * screwsOn(inside.y, spacing) + (has('front') ? 2 : 1) * screwsOn(inside.x, spacing)
     return corners * screwsOn(inside.z, spacing) + levels * around
   },
+})
+
+/** A screw may be so thick, of the sheet whose edge it goes into. (common practice) */
+const OF_EDGE = 1 / 3
+
+export const edgeRoom = figure({
+  id: 'housing.edgeRoom',
+  of: begunBox,
+  label: 'What the edge of the sheet takes, against the screw',
+  quantity: 'length',
+  signs: { above: 'thicker by', below: 'thinner by' },
+  formula: 'm = \\dfrac{\\v{t}}{3} - \\v{d}',
+  symbols: { t: '=housing.thickness', d: 'housing.make.screw' },
+  source: 'A screw into an edge is no thicker than a third of the sheet (common practice).',
+  doubt: 'nudge',
+  work: (view): number => view.figure(sheetThickness) * OF_EDGE - view.bench.housing.make.screw,
 })
 
 /** A box whose window sits in a frame. */

@@ -20,7 +20,8 @@ function closedLine(places: readonly (readonly [number, number])[]): Outline {
   }
 }
 
-const rect = (x: number, y: number, w: number, h: number): Outline =>
+/** A rectangle as a closed outline, by its lower left corner. Valid: any size. Source: by definition. */
+export const rectangleOutline = (x: number, y: number, w: number, h: number): Outline =>
   closedLine([
     [x, y],
     [x + w, y],
@@ -46,7 +47,7 @@ function insetOf(panel: EnclosurePanel, wall: Wall, { outside }: Enclosure): rea
 /** Panels with their openings as they are cut. @param ports What is put into the walls. Valid: a box of `enclosureOf`. Source: by definition: places are measured from outside, a panel that stands between others begins behind them. */
 export function panelDrawings(box: Enclosure, ports: readonly Plain<PortFacts>[]): readonly PanelDrawing[] {
   return box.panels.map((panel) => {
-    const contour = panel.outline === null ? rect(0, 0, panel.along, panel.across) : closedLine(panel.outline)
+    const contour = panel.outline === null ? rectangleOutline(0, 0, panel.along, panel.across) : closedLine(panel.outline)
     const window = panel.name === 'lid' && box.frame !== null ? [windowHole(panel, box.frame.open)] : []
     const holes = ports
       .filter((it) => it.kind !== 'label' && panelOf(it.wall, box) === panel && !Number.isNaN(it.x + it.y + it.width))
@@ -58,7 +59,7 @@ export function panelDrawings(box: Enclosure, ports: readonly Plain<PortFacts>[]
         const outline =
           it.round === 'yes'
             ? circleOutline({ x, y }, it.width / 2)
-            : rect(x - it.width / 2, y - it.height / 2, it.width, it.height)
+            : rectangleOutline(x - it.width / 2, y - it.height / 2, it.width, it.height)
         return { name: it.name, outline }
       })
     return { panel, contour, holes: [...window, ...holes] }
@@ -66,7 +67,10 @@ export function panelDrawings(box: Enclosure, ports: readonly Plain<PortFacts>[]
 }
 
 function windowHole({ along, across }: EnclosurePanel, open: { readonly width: number; readonly height: number }) {
-  return { name: 'window', outline: rect((along - open.width) / 2, (across - open.height) / 2, open.width, open.height) }
+  return {
+    name: 'window',
+    outline: rectangleOutline((along - open.width) / 2, (across - open.height) / 2, open.width, open.height),
+  }
 }
 
 /** A panel as a solid block in its place, from the inner corner left, front, below, mm. */

@@ -196,6 +196,13 @@ export const housingShape = group(
           assume: { chosen: 'free' },
         }),
         bar: wished('Bars for the frame are sold', 6000, 2000, { when: isFramed }),
+        braces: choice({
+          label: 'Corner braces',
+          options: { no: 'none', yes: 'a triangle in each corner' },
+          assume: { chosen: 'no' },
+        }),
+        brace: wished('Legs of a brace', 400, 80, { when: (see) => see('housing.make.braces') === 'yes' }),
+        screw: mm('Screws of', 1, 10, { assume: { value: 3.5, halfWidth: 0, unit: 'mm' }, exact: true }),
         spacing: wished('Screws apart, at most', 600, 150),
         coats: fact({
           label: 'Coats of paint',

@@ -1,5 +1,5 @@
 import { verdictOf } from '../bench'
-import { boxMass, insideRoom, liftRoom, needed, type HousingView, type Way } from './boxFigures'
+import { boxMass, edgeRoom, insideRoom, liftRoom, needed, type HousingView, type Way } from './boxFigures'
 import { handForce, handRoom, hingeRoom, staysShut, staysUp, strokeRoom } from './lidFigures'
 import { lightRoom, portRoom } from './portFigures'
 
@@ -53,6 +53,28 @@ export const canBeLifted = verdict({
     return mark === 'good'
       ? { head: 'The hood can be lifted', why: `${why} Give it two handles, level with its centre.` }
       : { head: 'The hood is heavy to lift', why: `${why} Take thinner or lighter sheet, lift it by two, or hinge it.`, next }
+  },
+})
+
+export const edgesHold = verdict({
+  id: 'housing.edgesHold',
+  stage: 'housing',
+  part: 'panels',
+  margin: edgeRoom,
+  goodFrom: 0,
+  stopBelow: -Infinity,
+  short: 'look',
+  say: ({ mark, figure }) => {
+    const next = { words: 'Take a thinner screw', path: 'housing.make.screw' }
+    if (mark === 'unknown')
+      return { head: 'Does the edge of the sheet hold screws?', why: 'Not known yet: the sheet that the box is made of.', next }
+    return mark === 'good'
+      ? { head: 'The edge of the sheet holds its screws', why: 'Drill a pilot hole all the same, in the middle of the edge.' }
+      : {
+          head: 'The edge of the sheet splits',
+          why: `What it takes is ${figure(edgeRoom)} than the screw. Glue a block behind the joint and screw into that, or take a thinner screw.`,
+          next,
+        }
   },
 })
 

@@ -1,6 +1,7 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import {
   begunBox,
+  braceMaterial,
   enclosureIn,
   framedBox,
   frameLevel,
@@ -14,6 +15,7 @@ import {
   type HousingView,
 } from '../housing'
 import type { Outcome } from '../units'
+import { pilotHole, type Board } from '../fasteners'
 import { cutBars } from './bars'
 import { cutSheets, type SheetPanel, type SheetPlan } from './guillotine'
 
@@ -81,7 +83,11 @@ export const sheetPlan = figure({
     if (box === null || Number.isNaN(along + across + kerf + trim)) return null
     if (Math.min(along, across) <= 2 * trim + 1) throw new NotYet('the sheet is no larger than what is trimmed off its edges')
     const whole = offcuts.filter((it) => !Number.isNaN(it.along + it.across))
-    return valueOf(cutSheets(sheetPanels(box, grain === 'free'), { along, across }, { kerf, trim }, whole))
+    const { braces, brace } = view.bench.housing.make
+    const corners: readonly SheetPanel[] =
+      braces === 'yes' ? [{ id: 'brace', name: 'two braces', along: brace, across: brace, count: 4, mayTurn: true }] : []
+    const panels = [...sheetPanels(box, grain === 'free'), ...corners]
+    return valueOf(cutSheets(panels, { along, across }, { kerf, trim }, whole))
   },
 })
 
@@ -121,7 +127,35 @@ export const sheetMass = figure({
   work(view, id: string): number {
     const box = boxOf(view, id)
     const { kind, thickness } = sheetOf(view, id)
-    return box === null ? Number.NaN : (panelMaterial(box.panels, thickness) * SHEET_DENSITY[kind]) / 1e9
+    if (box === null) return Number.NaN
+    const { braces, brace } = view.bench.housing.make
+    const corners = braceMaterial(braces === 'yes' ? brace : 0, thickness)
+    return ((panelMaterial(box.panels, thickness) + corners) * SHEET_DENSITY[kind]) / 1e9
+  },
+})
+
+/** What a screw is driven into, by the sheet. */
+const BOARD_OF: Readonly<Record<string, Board>> = {
+  birch: 'ply',
+  poplar: 'ply',
+  mdf: 'fibre',
+  aluminium: 'sheet',
+  steel: 'sheet',
+}
+
+export const pilotOfBox = figure({
+  id: 'nesting.pilot',
+  of: usedSheet,
+  label: 'Pilot holes of its screws',
+  quantity: 'length',
+  formula: 'd_p = k\\,\\v{d}',
+  symbols: { d: 'housing.make.screw' },
+  source: 'A share of the screw: 0.7 in plywood, 0.75 in fibre board, 0.8 in thin metal (common practice).',
+  doubt: 'nudge',
+  work(view, id: string): number {
+    const board = BOARD_OF[sheetOf(view, id).kind]
+    if (board === undefined) throw new NotYet('glass and plastics take a nut, or a thread of their own: no pilot hole')
+    return pilotHole(view.bench.housing.make.screw, board)
   },
 })
 

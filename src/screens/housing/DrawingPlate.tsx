@@ -1,13 +1,14 @@
 import { useState } from 'react'
-import { drawingToDxf, drawingToSvg, mappedOutline, type Layer } from '../../core/artwork'
+import { drawingToDxf, drawingToSvg } from '../../core/artwork'
 import { plainly } from '../../core/bench'
-import { panelBlocks, panelDrawings, type Enclosure, type PanelDrawing } from '../../core/housing'
+import { insertPlates, panelBlocks, panelDrawings, type Enclosure } from '../../core/housing'
 import { PANEL_WORDS } from '../../core/nesting'
 import type { Bench } from '../../core/document'
 import { printFixed } from '../../core/units'
-import { shownBench, useBenchStore } from '../../state'
-import { download, useDrag } from '../../ui'
+import { DONE, insertsToWork, shownBench, useBenchStore, type Told } from '../../state'
+import { download, Findings, useDrag } from '../../ui'
 import { facesSeen, projected, type Look } from './exploded'
+import { sideBySide, type SideBySide } from './panelFiles'
 import { seenBox } from './seen'
 import { ThreeViews } from './ThreeViews'
 
@@ -140,49 +141,56 @@ function Names(props: {
   })
 }
 
-/** All panels side by side on one drawing, their openings cut. */
+/** All panels, and the plates that go over their openings, side by side on one drawing each. */
 function Files({ bench, box }: { readonly bench: Bench; readonly box: Enclosure }) {
+  const [said, say] = useState<Told>(DONE)
   const ports = Object.values(bench.housing.ports).map((it) => plainly(it))
-  const drawings = panelDrawings(box, ports)
-  const laid = sideBySide(drawings)
+  const panels = panelDrawings(box, ports).map(({ panel, contour, holes }) => ({
+    name: PANEL_WORDS[panel.name],
+    width: panel.along,
+    height: panel.across,
+    cut: [contour, ...holes.map((it) => it.outline)],
+  }))
+  const inserts = insertPlates(ports)
+  const [laid, plates] = [sideBySide(panels), sideBySide(inserts)]
+  const svg = ({ width, height, layers }: SideBySide): string => drawingToSvg(width, height, layers)
   const text = (made: string): Uint8Array => new TextEncoder().encode(made)
+  const save = (name: string, made: string, type: string): void => download(name, text(made), type)
   return (
-    <div className="no-print flex flex-wrap gap-2 py-2">
-      <button
-        type="button"
-        className="button"
-        onClick={() => download('panels.svg', text(drawingToSvg(laid.width, laid.height, laid.layers)), 'image/svg+xml')}
-      >
-        Save the panels as SVG
-      </button>
-      <button
-        type="button"
-        className="button"
-        onClick={() => download('panels.dxf', text(drawingToDxf(laid.layers)), 'image/vnd.dxf')}
-      >
-        Save the panels as DXF
-      </button>
-      <span className="self-center text-[13px] text-second">
-        {drawings.length} panels, {printFixed(laid.width, 0)} × {printFixed(laid.height, 0)} mm side by side, kerf not counted
-      </span>
+    <div className="no-print py-2">
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={() => save('panels.svg', svg(laid), 'image/svg+xml')}>
+          Save the panels as SVG
+        </button>
+        <button type="button" className="button" onClick={() => save('panels.dxf', drawingToDxf(laid.layers), 'image/vnd.dxf')}>
+          Save the panels as DXF
+        </button>
+        <span className="self-center text-[13px] text-second">
+          {panels.length} panels, {printFixed(laid.width, 0)} × {printFixed(laid.height, 0)} mm side by side, kerf not counted
+        </span>
+      </div>
+      {inserts.length > 0 && (
+        <div className="flex flex-wrap gap-2 pt-2">
+          <button type="button" className="button" onClick={() => save('inserts.svg', svg(plates), 'image/svg+xml')}>
+            Save the inserts as SVG
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() => save('inserts.dxf', drawingToDxf(plates.layers), 'image/vnd.dxf')}
+          >
+            Save the inserts as DXF
+          </button>
+          <button type="button" className="button" onClick={() => void insertsToWork(svg(plates)).then(say)}>
+            Lay the inserts on the work order
+          </button>
+          <span className="self-center text-[13px] text-second">
+            {inserts.length} {inserts.length === 1 ? 'plate' : 'plates'} over openings and labels; acrylic or plywood of 3 mm,
+            never PVC
+          </span>
+        </div>
+      )}
+      <Findings findings={said} />
     </div>
   )
-}
-
-/** Between parts on one drawing, mm. */
-const BETWEEN = 20
-
-function sideBySide(drawings: readonly PanelDrawing[]): {
-  readonly width: number
-  readonly height: number
-  readonly layers: readonly Layer[]
-} {
-  let x = 0
-  const height = Math.max(...drawings.map((it) => it.panel.across))
-  const layers = drawings.map(({ panel, contour, holes }): Layer => {
-    const moved = [contour, ...holes.map((it) => it.outline)].map((it) => mappedOutline([1, 0, 0, 1, x, 0], it))
-    x += panel.along + BETWEEN
-    return { name: PANEL_WORDS[panel.name], colour: '#111111', outlines: moved }
-  })
-  return { width: Math.max(x - BETWEEN, 1), height, layers }
 }

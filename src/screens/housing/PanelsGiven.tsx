@@ -136,7 +136,14 @@ function Making({ bench }: { readonly bench: Bench }) {
           </>
         )}
         . The saw takes <FactField path="housing.make.kerf" />, <FactField path="housing.make.trim" /> are trimmed off each edge;
-        the grain <ChoiceField path="housing.make.grain" />. Screws stand <FactField path="housing.make.spacing" /> apart at most.
+        the grain <ChoiceField path="housing.make.grain" />; in its corners <ChoiceField path="housing.make.braces" />
+        {make.braces.chosen === 'yes' && (
+          <>
+            {' '}
+            with legs of <FactField path="housing.make.brace" />
+          </>
+        )}
+        . Screws of <FactField path="housing.make.screw" /> stand <FactField path="housing.make.spacing" /> apart at most.
         {bench.housing.window.kept.chosen === 'yes' && (
           <>
             {' '}

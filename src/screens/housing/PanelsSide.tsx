@@ -10,7 +10,7 @@ import {
   paintTime,
   screwsAlong,
 } from '../../core/housing'
-import { frameBars, sheetCost, sheetsToBuy, usedSheet } from '../../core/nesting'
+import { frameBars, pilotOfBox, sheetCost, sheetsToBuy, usedSheet } from '../../core/nesting'
 import { useBenchStore } from '../../state'
 import { FigureRow, Panel, Side } from '../../ui'
 
@@ -38,6 +38,7 @@ export function PanelsSide() {
       {begunBox.each(bench).length > 0 && sheet !== undefined && (
         <Panel title="Worked, its screws and paint">
           <FigureRow def={screwsAlong} args={[]} />
+          <FigureRow def={pilotOfBox} args={[sheet]} />
           <FigureRow def={paintArea} args={[]} />
           <FigureRow def={paintNeeded} args={[]} />
           <FigureRow def={paintTime} args={[]} />

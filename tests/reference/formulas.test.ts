@@ -47,6 +47,7 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'plan.edgeMargin',
     ],
     ...[
+      'housing.braceLeg',
       'housing.needed',
       'housing.inside',
       'housing.outside',

@@ -237,8 +237,16 @@ export function braceMaterial(leg: number, thickness: number): number {
   return CORNERS * leg * leg * thickness
 }
 
-/** Legs of the braces of a box, mm; 0 where there are none. */
-const legOf = (view: View<HousingBench>): number => (view.bench.housing.make.braces === 'yes' ? view.bench.housing.make.brace : 0)
+export const braceLeg = figure({
+  id: 'housing.braceLeg',
+  label: 'Legs of its braces',
+  quantity: 'length',
+  formula: 'a',
+  symbols: {},
+  source: 'As entered; 0 where there are none.',
+  doubt: 'nudge',
+  work: (view): number => (view.bench.housing.make.braces === 'yes' ? view.bench.housing.make.brace : 0),
+})
 
 /** Mass of what a volume of the sheet is, kg. @param mm3 Material. */
 const massOf = (mm3: number, density: number): number => (mm3 * density) / 1e9
@@ -257,7 +265,7 @@ export const boxMass = figure({
     const { kind } = sheetInUse(view)
     const walls = panels.filter((it) => it.name !== 'lid')
     const t = view.figure(sheetThickness)
-    return massOf(panelMaterial(walls, t) + braceMaterial(legOf(view), t), SHEET_DENSITY[kind]) + view.figure(lidMass)
+    return massOf(panelMaterial(walls, t) + braceMaterial(view.figure(braceLeg), t), SHEET_DENSITY[kind]) + view.figure(lidMass)
   },
 })
 

@@ -1,6 +1,7 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
 import {
   begunBox,
+  braceLeg,
   braceMaterial,
   enclosureIn,
   framedBox,
@@ -83,9 +84,9 @@ export const sheetPlan = figure({
     if (box === null || Number.isNaN(along + across + kerf + trim)) return null
     if (Math.min(along, across) <= 2 * trim + 1) throw new NotYet('the sheet is no larger than what is trimmed off its edges')
     const whole = offcuts.filter((it) => !Number.isNaN(it.along + it.across))
-    const { braces, brace } = view.bench.housing.make
+    const brace = view.figure(braceLeg)
     const corners: readonly SheetPanel[] =
-      braces === 'yes' ? [{ id: 'brace', name: 'two braces', along: brace, across: brace, count: 4, mayTurn: true }] : []
+      brace > 0 ? [{ id: 'brace', name: 'two braces', along: brace, across: brace, count: 4, mayTurn: true }] : []
     const panels = [...sheetPanels(box, grain === 'free'), ...corners]
     return valueOf(cutSheets(panels, { along, across }, { kerf, trim }, whole))
   },
@@ -128,8 +129,7 @@ export const sheetMass = figure({
     const box = boxOf(view, id)
     const { kind, thickness } = sheetOf(view, id)
     if (box === null) return Number.NaN
-    const { braces, brace } = view.bench.housing.make
-    const corners = braceMaterial(braces === 'yes' ? brace : 0, thickness)
+    const corners = braceMaterial(view.figure(braceLeg), thickness)
     return ((panelMaterial(box.panels, thickness) + corners) * SHEET_DENSITY[kind]) / 1e9
   },
 })

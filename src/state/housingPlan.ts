@@ -61,7 +61,9 @@ function partsOf(bench: Bench): readonly Wanted[] | null {
       ? [one('Matt black paint, a litre', housing.make.paintPrice.value ?? 0, Math.max(1, Math.ceil(litres * 1000)))]
       : []),
     one('Hinge along the lid'),
-    ...(lid.springs.chosen === 'gas' ? [one(`Gas spring ${lid.force.typed} N`, 0, lid.count.value ?? 2)] : []),
+    ...(lid.springs.chosen === 'gas' || lid.springs.chosen === 'coil'
+      ? [one(`${lid.springs.chosen === 'gas' ? 'Gas' : 'Coil'} spring ${lid.force.typed} N`, 0, lid.count.value ?? 2)]
+      : []),
     ...(lid.seal.chosen === 'strip' ? [one('Sealing strip round the lid')] : []),
     ...(window.kept.chosen === 'yes' ? [one('Window sheet with its certificate')] : []),
   ]

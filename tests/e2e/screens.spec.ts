@@ -66,7 +66,7 @@ function boxed(k: number): Readonly<Record<string, string>> {
     'air.ways.out.parts.metal.wall': ['metal', 'foil'][k % 2] ?? '',
     'housing.lid.form': ['top', 'front', 'angled'][k % 3] ?? '',
     'housing.lid.seal': ['strip', 'gap'][k % 2] ?? '',
-    'housing.lid.springs': ['gas', 'none'][k % 2] ?? '',
+    'housing.lid.springs': ['gas', 'none', 'coil'][k % 3] ?? '',
     'housing.size.floor': ['yes', 'no'][k % 2] ?? '',
     'housing.size.foot': ['skirt', 'gap'][Math.floor(k / 2) % 2] ?? '',
     'housing.make.joint': ['butt', 'rebate', 'groove'][k % 3] ?? '',

@@ -282,6 +282,22 @@ describe('a lid on gas springs', () => {
   })
 })
 
+it('a coil of steel pushes alike in the cold and in the warm', () => {
+  const lid = {
+    ...blank.lid,
+    springs: chosen('coil'),
+    force: exactly(45, 'N'),
+    stretched: exactly(396),
+    stroke: exactly(150),
+    onLid: exactly(150),
+    boxOut: exactly(60),
+    boxDown: exactly(250),
+  }
+  const at = (coldest: number): number =>
+    number(benchWith({ needs: NEEDS, lid: { ...lid, coldest: exactly(coldest, 'degC') } }), staysUp)
+  expect(at(-10)).toBe(at(20))
+})
+
 describe('openings', () => {
   const made = enclosureOf({
     inside: { x: 600, y: 500, z: 400 },

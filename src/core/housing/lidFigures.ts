@@ -6,9 +6,9 @@ import type { HousingBench } from './slice'
 
 const figure = figureOf<HousingView>()
 
-/** A lid that gas springs hold. */
+/** A lid that springs hold. */
 export const sprungLid = subjectOf<HousingBench>()('lid on springs', ({ housing }): readonly [][] =>
-  housing.lid.springs.chosen === 'gas' ? [[]] : [],
+  housing.lid.springs.chosen === 'gas' || housing.lid.springs.chosen === 'coil' ? [[]] : [],
 )
 
 /** Angles that are looked at. */
@@ -31,6 +31,15 @@ function lidOf(view: View<HousingView>): Lid {
 function springOf(view: View<HousingView>): GasSpring {
   const { force, progression, stretched, stroke } = view.bench.housing.lid
   return { force, progression, stretched, stroke }
+}
+
+/** Where a spring pushes as its label says, °C; a coil of steel does so at any temperature. */
+const AS_LABELLED = 20
+
+/** Temperatures that the lid must hold at. */
+function climateOf(view: View<HousingView>): { readonly coldest: number; readonly warmest: number } {
+  const { lid } = view.bench.housing
+  return lid.springs === 'gas' ? { coldest: lid.coldest, warmest: lid.warmest } : { coldest: AS_LABELLED, warmest: AS_LABELLED }
 }
 
 const isKnown = (...all: readonly number[]): boolean => !all.some(Number.isNaN)
@@ -67,9 +76,9 @@ export const labelForce = figure({
   quantity: 'force',
   formula: 'F_l = \\dfrac{1.1\\,\\v{F}}{1 + 0.0034\\,(\\v{T} - 20)}',
   symbols: { F: '=housing.holdForce', T: 'housing.lid.coldest' },
-  source: 'A tenth more, at the coldest; 0.34 % a kelvin (common practice).',
+  source: 'A tenth more, at the coldest; gas loses 0.34 % a kelvin, a coil nothing (common practice).',
   doubt: 'nudge',
-  work: (view): number => (SPARE * view.figure(holdForce)) / (1 + PER_KELVIN * (view.bench.housing.lid.coldest - 20)),
+  work: (view): number => (SPARE * view.figure(holdForce)) / (1 + PER_KELVIN * (climateOf(view).coldest - AS_LABELLED)),
 })
 
 export const strokeRoom = figure({
@@ -113,7 +122,7 @@ export const staysUp = figure({
   symbols: {},
   source: 'Moments about the hinge at the coldest.',
   doubt: 'nudge',
-  work: (view): number => momentIn(view, view.bench.housing.lid.opensTo, view.bench.housing.lid.coldest),
+  work: (view): number => momentIn(view, view.bench.housing.lid.opensTo, climateOf(view).coldest),
 })
 
 export const staysShut = figure({
@@ -126,7 +135,7 @@ export const staysShut = figure({
   symbols: { f: 'housing.lid.friction' },
   source: 'Moments about the hinge at the warmest.',
   doubt: 'nudge',
-  work: (view): number => view.bench.housing.lid.friction - momentIn(view, 0, view.bench.housing.lid.warmest),
+  work: (view): number => view.bench.housing.lid.friction - momentIn(view, 0, climateOf(view).warmest),
 })
 
 export const handForce = figure({
@@ -141,9 +150,11 @@ export const handForce = figure({
   work(view): number {
     const { lid } = view.bench.housing
     const edge = 2 * view.figure(lidCentre)
-    if (lid.springs !== 'gas')
+    if (lid.springs === 'none')
       return (1000 * lidWeight({ ...NO_SPRING, mass: view.figure(lidMass), centre: view.figure(lidCentre) }, 0)) / edge
-    const all = anglesOf(view).flatMap((it) => [lid.coldest, lid.warmest].map((celsius) => Math.abs(momentIn(view, it, celsius))))
+    const all = anglesOf(view).flatMap((it) =>
+      Object.values(climateOf(view)).map((celsius) => Math.abs(momentIn(view, it, celsius))),
+    )
     return (1000 * Math.max(...all)) / edge
   },
 })
@@ -178,13 +189,13 @@ export const hingeRoom = figure({
   doubt: 'nudge',
   work(view): number {
     const { lid: facts } = view.bench.housing
-    if (facts.springs !== 'gas') return facts.hinge - view.figure(lidMass) * 9.80665
+    if (facts.springs === 'none') return facts.hinge - view.figure(lidMass) * 9.80665
     const [lid, spring] = [lidOf(view), springOf(view)]
     if (!isKnown(lid.onLid, lid.boxX, lid.boxY, spring.force, spring.stretched, spring.stroke)) return Number.NaN
     const loads = anglesOf(view).map((it) => {
       const { length } = springAt(lid, it)
       const within = Math.min(spring.stretched, Math.max(spring.stretched - spring.stroke, length))
-      return hingeLoad(lid, it, gasForce(spring, within, facts.warmest))
+      return hingeLoad(lid, it, gasForce(spring, within, climateOf(view).warmest))
     })
     return facts.hinge - Math.max(...loads)
   },
@@ -211,7 +222,7 @@ export const lidThrough = figure({
   doubt: { none: 'a picture; what counts of it has its own ±' },
   work(view): readonly LidAt[] {
     const [lid, spring] = [lidOf(view), springOf(view)]
-    const { coldest, warmest } = view.bench.housing.lid
+    const { coldest, warmest } = climateOf(view)
     if (!isKnown(lid.onLid, lid.boxX, lid.boxY, lid.mass, spring.force, spring.stretched, spring.stroke)) return []
     return anglesOf(view).map((angle) => ({
       angle,
@@ -233,7 +244,8 @@ export const mountPlaces = figure({
   doubt: { none: 'a list in its order, at the present values' },
   work(view): readonly Mount[] {
     const [lid, spring] = [lidOf(view), springOf(view)]
-    const { opensTo, coldest, warmest } = view.bench.housing.lid
+    const { opensTo } = view.bench.housing.lid
+    const { coldest, warmest } = climateOf(view)
     if (!isKnown(lid.mass, spring.force, spring.stretched, spring.stroke)) return []
     const edge = 2 * lid.centre
     const found = mountsThatHold(lid, spring, {

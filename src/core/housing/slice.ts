@@ -48,7 +48,8 @@ const about = (label: string, max: number, value: number, halfWidth: number, mor
 const wished = (label: string, max: number, value: number, more: More = {}) =>
   mm(label, 0, max, { assume: { value, halfWidth: 0, unit: 'mm' }, exact: true, ...more })
 
-const isSprung = (see: See): boolean => see('housing.lid.springs') === 'gas'
+const isGas = (see: See): boolean => see('housing.lid.springs') === 'gas'
+const isSprung = (see: See): boolean => isGas(see) || see('housing.lid.springs') === 'coil'
 const isFramed = (see: See): boolean => see('housing.window.kept') === 'yes'
 const isJointed = (see: See): boolean => see('housing.make.joint') !== 'butt'
 const isSeen = (see: See): boolean => see('housing.needs.camera') === 'yes'
@@ -301,10 +302,10 @@ export const housingShape = group(
         gap: about('Gap under the shut lid', 100, 2, 1, { when: (see) => see('housing.lid.seal') === 'gap' }),
         springs: choice({
           label: 'Held up by',
-          options: { none: 'a stay that is set by hand', gas: 'gas springs' },
+          options: { none: 'a stay that is set by hand', gas: 'gas springs', coil: 'coil springs that push' },
         }),
         count: fact({
-          label: 'Gas springs',
+          label: 'Springs',
           quantity: 'count',
           min: 1,
           max: 4,
@@ -313,7 +314,7 @@ export const housingShape = group(
           assume: { value: 2, halfWidth: 0 },
           when: isSprung,
         }),
-        force: fact({ label: 'Force on their label', quantity: 'force', min: 1, max: 2000, unit: 'N', when: isSprung }),
+        force: fact({ label: 'Force of each, stretched', quantity: 'force', min: 1, max: 2000, unit: 'N', when: isSprung }),
         progression: fact({
           label: 'Force pressed in, over force stretched',
           quantity: 'ratio',
@@ -334,7 +335,7 @@ export const housingShape = group(
           max: 40,
           assume: { value: 5, halfWidth: 0, unit: 'degC' },
           exact: true,
-          when: isSprung,
+          when: isGas,
         }),
         warmest: fact({
           label: 'Warmest',
@@ -343,7 +344,7 @@ export const housingShape = group(
           max: 60,
           assume: { value: 35, halfWidth: 0, unit: 'degC' },
           exact: true,
-          when: isSprung,
+          when: isGas,
         }),
         friction: fact({
           label: 'Friction of hinge and springs',

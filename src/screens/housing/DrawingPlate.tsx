@@ -7,7 +7,7 @@ import type { Bench } from '../../core/document'
 import { printFixed } from '../../core/units'
 import { DONE, insertsToWork, shownBench, useBenchStore, type Told } from '../../state'
 import { download, Findings, useDrag } from '../../ui'
-import { facesSeen, projected, type Look } from './exploded'
+import { facesSeen, projected, PULL, type Look } from './exploded'
 import { sideBySide, type SideBySide } from './panelFiles'
 import { seenBox } from './seen'
 import { ThreeViews } from './ThreeViews'
@@ -94,16 +94,6 @@ function Exploded({ box, t }: { readonly box: Enclosure; readonly t: number }) {
   )
 }
 
-const PULLED: Readonly<Record<string, readonly [number, number, number]>> = {
-  left: [-1, 0, 0],
-  right: [1, 0, 0],
-  front: [0, -1, 0],
-  back: [0, 1, 0],
-  floor: [0, 0, -0.8],
-  roof: [0, 0, 1],
-  lid: [0, -0.25, 1.25],
-}
-
 /** What each panel is called, in its middle. */
 function Names(props: {
   readonly box: Enclosure
@@ -116,7 +106,7 @@ function Names(props: {
   if (look.apart < 0.15) return null
   return panelBlocks(box, t).map(({ name, low, high }) => {
     const pull = look.apart * size * 0.6
-    const [px, py, pz] = PULLED[name] ?? [0, 0, 0]
+    const [px, py, pz] = PULL[name]
     const middle = [
       (low[0] + high[0]) / 2 + px * pull,
       (low[1] + high[1]) / 2 + py * pull,

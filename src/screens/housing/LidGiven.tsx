@@ -7,7 +7,7 @@ import { printFixed } from '../../core/units'
 export function LidGiven() {
   const lid = useBenchStore(({ bench }) => bench?.housing.lid)
   if (lid === undefined) return null
-  const isSprung = lid.springs.chosen === 'gas'
+  const isSprung = lid.springs.chosen === 'gas' || lid.springs.chosen === 'coil'
   return (
     <div className="mt-2 grid gap-4">
       <Panel title="Given, the lid">
@@ -46,7 +46,7 @@ export function LidGiven() {
       <Panel title="Before you hang it">
         <ul className="m-0 max-w-[46rem] list-disc py-1 pl-5 text-[14px] leading-relaxed">
           <li>
-            A gas spring is under force even when it lies on the table: prop the lid before you take one off, and never open one.
+            A spring is under force even when it lies on the table: prop the lid before you take one off, and never open one.
           </li>
           <li>Between lid and wall a finger is pinched long before the lid is shut: keep handle and springs away from it.</li>
           <li>The interlock opens the diode’s own supply by a contact that is forced open, not a controller’s input.</li>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { shownNumber } from '../../core/bench'
-import { lidCentre, lidMass, lidThrough, type LidAt } from '../../core/housing'
+import { lidCentre, lidMass, lidThrough, sprungLid, type LidAt } from '../../core/housing'
 import type { Bench } from '../../core/document'
 import { printFixed } from '../../core/units'
 import { engineOf, shownBench, useBenchStore } from '../../state'
@@ -124,8 +124,8 @@ function arc({ x, y }: typeof HINGE, r: number, isFront: boolean, most: number):
 type Place = (out: number, up: number) => readonly [number, number]
 
 function Springs({ bench, way, place }: { readonly bench: Bench; readonly way: Place; readonly place: Place }) {
-  const { springs, onLid, boxOut, boxDown } = bench.housing.lid
-  if (springs.chosen !== 'gas' || onLid.value === null || boxOut.value === null || boxDown.value === null) return null
+  const { onLid, boxOut, boxDown } = bench.housing.lid
+  if (sprungLid.each(bench).length === 0 || onLid.value === null || boxOut.value === null || boxDown.value === null) return null
   const [a, b] = [way(onLid.value, 0), place(boxOut.value, -boxDown.value)]
   const middle = [b[0] + 0.55 * (a[0] - b[0]), b[1] + 0.55 * (a[1] - b[1])] as const
   return (
@@ -159,10 +159,10 @@ function Moments({ bench, angle, most }: { readonly bench: Bench; readonly angle
   const found = engineOf(bench).value(lidThrough).result
   const all: readonly LidAt[] = found.known ? found.value : []
   const { left, right, top, bottom } = CHART
-  if (bench.housing.lid.springs.chosen !== 'gas' || all.length === 0)
+  if (sprungLid.each(bench).length === 0 || all.length === 0)
     return (
       <text x={(left + right) / 2} y={(top + bottom) / 2} textAnchor="middle" fontSize="12.5" fill="var(--second)">
-        {bench.housing.lid.springs.chosen === 'gas'
+        {sprungLid.each(bench).length > 0
           ? 'Moments stand here once the springs are known.'
           : 'Without springs the weight alone turns it.'}
       </text>

@@ -7,6 +7,7 @@ import {
   lidCentre,
   lidMass,
   staysShut,
+  sprungLid,
   staysUp,
   strokeRoom,
 } from '../../core/housing'
@@ -18,7 +19,7 @@ export function LidSide() {
   const bench = useBenchStore((it) => it.bench)
   if (bench === null) return null
   const isBegun = begunBox.each(bench).length > 0
-  const isSprung = bench.housing.lid.springs.chosen === 'gas'
+  const isSprung = sprungLid.each(bench).length > 0
   return (
     <Side stage="housing" part="lid">
       {isBegun && (

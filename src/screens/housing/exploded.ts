@@ -20,7 +20,7 @@ export interface Face {
 }
 
 /** Which way each panel is pulled. */
-const PULL: Readonly<Record<PanelBlock['name'], Place>> = {
+export const PULL: Readonly<Record<PanelBlock['name'], Place>> = {
   left: [-1, 0, 0],
   right: [1, 0, 0],
   front: [0, -1, 0],

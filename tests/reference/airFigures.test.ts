@@ -10,6 +10,7 @@ import {
   ductPlate,
   fanGives,
   flowOfWay,
+  goesOut,
   helps,
   inward,
   joints,
@@ -141,6 +142,12 @@ describe('a box, a hose and a fan', () => {
     const found = fallsTo((it) => 300 * (1 - it / 2 / (331.3 / 3600)) - all(it), 1e-6, 0.18)
     expect(number(wider, flowOfWay, 'out') / found).toBeCloseTo(1, 6)
   })
+})
+
+it('air that is blown into the room from outdoors is not smoke that is let go there; smoke is', () => {
+  const ways = (from: AirPlace) => ({ out: wayOf(1, 'box', 'outdoors', OUT), more: wayOf(2, from, 'room', OUT) })
+  expect(number(benchWith({ box: BOX, room: ROOM, ways: ways('outdoors') }), goesOut)).toBe(1)
+  expect(number(benchWith({ box: BOX, room: ROOM, ways: ways('box') }), goesOut)).toBe(-1)
 })
 
 describe('what cannot be worked is said in words', () => {

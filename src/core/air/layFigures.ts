@@ -27,7 +27,10 @@ export const goesOut = figure({
   source: 'As it is laid: 1 outdoors, 0 into the room through carbon, −1 into the room as it is.',
   doubt: 'alternatives',
   work(view): number {
-    const ends = inOrder(view.bench.air.ways).filter(([, it]) => it.to === 'outdoors' || it.to === 'room')
+    // What comes from outdoors or out of the room carries no smoke yet.
+    const ends = inOrder(view.bench.air.ways).filter(
+      ([, it]) => (it.to === 'outdoors' || it.to === 'room') && it.from !== 'outdoors' && it.from !== 'room',
+    )
     if (ends.length === 0) throw new NotYet('lay a way that leads outdoors')
     const worth = ends.map(([, way]) => {
       if (way.to === 'outdoors') return GOES.outdoors

@@ -16,8 +16,8 @@ import { hasField, labelAt, placeOf } from './places'
 import { STAGE_IDS } from './stages'
 import { wordingOf } from './wording'
 
-/** Why something is to be done: it must not go on so, it is spoilt, it settles what is open, it can be begun, it is late, it could be better. */
-export type TodoKind = 'stop' | 'begin' | 'redo' | 'settle' | 'task' | 'due' | 'mend'
+/** Why something is to be done: it must not go on so, it is spoilt, it settles what is open, it can be begun, it is late, it could be better, nobody has begun with it. */
+export type TodoKind = 'stop' | 'begin' | 'redo' | 'settle' | 'task' | 'due' | 'mend' | 'open'
 
 /** One thing to do next: a sentence, the place where it is done, and why. */
 export interface Todo {
@@ -100,7 +100,7 @@ function housed({ housing }: Bench): readonly Todo[] {
   if ([needs.machineX, needs.machineY, needs.machineZ, size.x, size.y, size.z].some((it) => it.value !== null)) return []
   return [
     {
-      kind: 'mend',
+      kind: 'open',
       words: 'Measure the machine with its head at every end, for its box',
       why: 'How large the box is, its panels and sheets, and whether the beam can look out follow from it.',
       at: { part: 'housing/box' },
@@ -113,7 +113,7 @@ function breathing({ air }: Bench): readonly Todo[] {
   if (Object.keys(air.ways).length > 0) return []
   return [
     {
-      kind: 'mend',
+      kind: 'open',
       words: 'Say how the smoke is caught, and lay its way out',
       why: 'Whether it leaves, where fresh air comes in, and which fan is strong enough follow from it.',
       at: { part: 'air/duct' },

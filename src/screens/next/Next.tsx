@@ -11,6 +11,7 @@ const KINDS: readonly (readonly [TodoKind, string])[] = [
   ['task', 'The plan lets begin'],
   ['due', 'Late'],
   ['mend', 'Could be better'],
+  ['open', 'Not begun yet'],
 ]
 
 /** What to do next over the whole bench: each line one thing, the place where it is done, and why. */

@@ -73,9 +73,9 @@ export const airPartShape = group(
       assume: { chosen: 'hose', others: ['metal'] },
       when: of('duct'),
     }),
-    ribs: mm('Its ribs stand up by', 0, 10, { assume: { value: 3, halfWidth: 1.5, unit: 'mm' }, when: isHose }),
+    ribs: mm('Height of its ribs', 0, 10, { assume: { value: 3, halfWidth: 1.5, unit: 'mm' }, when: isHose }),
     slack: fact({
-      label: 'Lies shorter than stretched by',
+      label: 'Share that it lies shorter than stretched',
       quantity: 'ratio',
       min: 0,
       max: 0.45,
@@ -89,7 +89,7 @@ export const airPartShape = group(
       when: of('bend'),
     }),
     angle: fact({
-      label: 'It turns by',
+      label: 'Angle of the bend',
       quantity: 'angle',
       min: 0,
       max: Math.PI,
@@ -123,7 +123,7 @@ export const airPartShape = group(
       when: of('grille', 'gate'),
     }),
     takes: fact({
-      label: 'It takes',
+      label: 'Pressure that it takes',
       quantity: 'pressure',
       min: 0,
       max: 5000,
@@ -132,7 +132,7 @@ export const airPartShape = group(
       act: FAN,
     }),
     takesAt: fact({
-      label: 'At a flow of',
+      label: 'Flow at which it takes that',
       quantity: 'flow',
       min: 1e-4,
       max: 5,
@@ -146,7 +146,7 @@ export const airPartShape = group(
       assume: { chosen: 'dust' },
       when: of('filter'),
     }),
-    opening: area('Open there', 0.1, 20_000, { when: of('opening'), act: DUCT }),
+    opening: area('Open area', 0.1, 20_000, { when: of('opening'), act: DUCT }),
     freeFlow: fact({ label: 'Flow into free air', quantity: 'flow', min: 1e-4, max: 5, unit: 'm3/h', when: of('fan'), act: FAN }),
     shutOff: fact({
       label: 'Pressure with its mouth shut',
@@ -158,7 +158,7 @@ export const airPartShape = group(
       act: FAN,
     }),
     speed: fact({
-      label: 'Its speed, of full',
+      label: 'Speed of the fan, of full',
       quantity: 'ratio',
       min: 0.1,
       max: 2,
@@ -166,7 +166,7 @@ export const airPartShape = group(
       assume: { value: 100, halfWidth: 0, unit: 'percent' },
       when: of('fan'),
     }),
-    beside: whole('Such fans side by side', 1, 6, 1, { when: of('fan') }),
+    beside: whole('Count of such fans side by side', 1, 6, 1, { when: of('fan') }),
     noise: fact({
       label: 'Noise at full speed, 1 m away',
       quantity: 'level',
@@ -226,9 +226,9 @@ export const airReadingShape = group(
     at: moment('instant'),
     /** How the inlet, or the gate, stood. */
     setting: text(0, 60, ''),
-    out: speedRead('Air where it leaves'),
-    inlet: speedRead('Air at the inlet'),
-    below: pressureRead('Box below the room'),
+    out: speedRead('Speed of the air where it leaves'),
+    inlet: speedRead('Speed of the air at the inlet'),
+    below: pressureRead('Pressure of the box below the room'),
     suction: pressureRead('Suction before the fan'),
   },
   { act: { id: 'airRead', words: 'Hold the anemometer where air leaves and at the inlet, and read the water column' } },
@@ -261,14 +261,14 @@ export const printShape = group(
     kind: word(PRINT_KINDS, 'adapter'),
     name: text(1, 60, undefined, 'A part needs a name.'),
     lowGoes: word(END_GOES, 'over'),
-    low: mm('What its lower end goes on', 10, 400, { when: made('adapter') }),
+    low: mm('Diameter that its lower end goes on', 10, 400, { when: made('adapter') }),
     lowLength: sized('Lower end overlaps by', 25, 5, 200, { when: made('adapter') }),
     highGoes: word(END_GOES, 'over'),
-    high: mm('What its upper end goes on', 10, 400, { when: made('adapter') }),
+    high: mm('Diameter that its upper end goes on', 10, 400, { when: made('adapter') }),
     highLength: sized('Upper end overlaps by', 25, 5, 200, { when: made('adapter') }),
     width: mm('Width of the plate', 10, 2000, { when: made('flange', 'bracket', 'insert') }),
     height: mm('Height of the plate', 10, 2000, { when: made('flange', 'bracket', 'insert') }),
-    hole: mm('What goes through it, outside', 5, 1000, { when: made('flange', 'bracket', 'insert') }),
+    hole: mm('Outside diameter of what goes through it', 5, 1000, { when: made('flange', 'bracket', 'insert') }),
     bars: sized('Bars of its grille', 2, 0.8, 20, { when: made('flange') }),
     between: sized('Between the bars; 0: no grille', 6, 0, 100, { when: made('flange') }),
     screws: whole('Screws', 0, 12, 4, { when: made('flange', 'bracket') }),
@@ -325,7 +325,7 @@ export const airShape = group(
           when: caughtBy('mouth'),
         }),
         mixing: fact({
-          label: 'Air must be changed, for a whole clearing',
+          label: 'Changes of its air for a whole clearing',
           quantity: 'ratio',
           min: 1,
           max: 10,
@@ -338,7 +338,7 @@ export const airShape = group(
     wanted: group(
       {
         inward: fact({
-          label: 'Air inwards at every opening',
+          label: 'Speed of air asked for at every opening',
           quantity: 'speed',
           min: 100,
           max: 5000,
@@ -346,7 +346,7 @@ export const airShape = group(
           exact: true,
         }),
         clearIn: fact({
-          label: 'Clear after',
+          label: 'Time to clear asked for',
           quantity: 'time',
           min: 1,
           max: 3600,
@@ -366,7 +366,7 @@ export const airShape = group(
             looked: 'there is one, and a professional has tried it with this fan running',
           },
         }),
-        supply: area('Open to outdoors, for air to come into the room', 0.1, 50_000, {
+        supply: area('Opening for air to come into the room', 0.1, 50_000, {
           assume: { value: 150, halfWidth: 100, unit: 'cm2' },
         }),
       },
@@ -380,7 +380,7 @@ export const airShape = group(
         outDiameter: mm('Inside diameter where the air leaves', 10, 1000, { begun: notNow }),
         inletArea: area('Open at the inlet, where it is read', 0, 10_000, { begun: notNow }),
         off: fact({
-          label: 'Anemometer may be off by',
+          label: 'Error of the anemometer',
           quantity: 'ratio',
           min: 0,
           max: 0.5,

@@ -7,6 +7,7 @@ import {
   inOrder,
   leakRead,
   printShape,
+  roundArea,
   type Air,
   type AirKind,
   type AirPartFacts,
@@ -332,7 +333,7 @@ export async function readAirByStandIn(): Promise<Told> {
   const { outDiameter, inletArea } = air?.meter ?? {}
   if (air === null || outDiameter?.value == null || inletArea?.value == null || inletArea.value === 0)
     return told('Say first where the air is read: the diameter where it leaves, and the area at the inlet.')
-  const asked = { outArea: Math.PI * (outDiameter.value / 2000) ** 2, inletArea: inletArea.value / 1e4 }
+  const asked = { outArea: roundArea(outDiameter.value), inletArea: inletArea.value / 1e4 }
   const made: Record<string, AirReadingFacts> = {}
   let order = nextOrder(air.readings)
   const at = new Date().toISOString()

@@ -51,6 +51,11 @@ export function clearTime(volume: number, flow: number, mixing: number, left: nu
   return (mixing * volume * Math.log(1 / left)) / flow
 }
 
+/** Share of the smoke that is left, of the time that it takes down to another share. @param part Of that time. @param down The share it is down to then. Valid: 0 or more. Source: dilution, exponential. @example leftAfter(0.5, 0.01) // 0.1 */
+export function leftAfter(part: number, down: number): number {
+  return down ** part
+}
+
 /**
  * Air that an open hood takes to draw at a distance, m³/s. @param velocity Wanted there, m/s. @param distance From its mouth, mm. @param area Of its mouth, cm². @param flanged A rim keeps air from behind away.
  * Valid: distances to 1.5 diameters, nothing in the way. Source: Dalla Valle, v(10x² + A), × 0.75 with a rim (ACGIH, from memory). @example openHoodFlow(0.5, 150, 100, false) // 0.1175

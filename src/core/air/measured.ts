@@ -85,3 +85,13 @@ function together(value: number, own: number, dof: number, shared: number): From
   ]
   return { value, u: Math.hypot(own, shared), dof: effectiveDof(parts) }
 }
+
+/** Area of a round opening, m². @param diameter Inside, mm. Valid: 0 or more. Source: by definition. @example roundArea(98.6) // 0.007636 */
+export function roundArea(diameter: number): number {
+  return Math.PI * (diameter / 2000) ** 2
+}
+
+/** Flow through where the air leaves, m³/s. @param speed Mean there, m/s. @param diameter Inside, mm. Valid: round openings. Source: continuity. @example flowThrough(4.25, 98.6) // 0.03245 */
+export function flowThrough(speed: number, diameter: number): number {
+  return speed * roundArea(diameter)
+}

@@ -1,22 +1,16 @@
 import { verdictOf } from '../bench'
 import { INWARD } from './box'
+import { carryRoom, fastest, noise, quietRoom, rushRoom, slowest, throughFan } from './ductFigures'
 import {
   below,
-  carryRoom,
   clearRoom,
   clears,
-  fastest,
   inward,
   inwardRoom,
   mouthNeeds,
   mouthRoom,
-  noise,
-  quietRoom,
   roomBelow,
   roomRoom,
-  rushRoom,
-  slowest,
-  throughFan,
   type AirView,
 } from './flowFigures'
 import { burnsInRoom, flaps, goesOut, grilles, metalNear, smokeTrial } from './layFigures'

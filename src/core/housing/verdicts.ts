@@ -1,6 +1,7 @@
 import { verdictOf } from '../bench'
-import { boxMass, edgeRoom, insideRoom, liftRoom, needed, type HousingView, type Way } from './boxFigures'
+import { boxMass, insideRoom, liftRoom, needed, type HousingView, type Way } from './boxFigures'
 import { handForce, handRoom, hingeRoom, staysShut, staysUp, strokeRoom } from './lidFigures'
+import { edgeRoom } from './makingFigures'
 import { lightRoom, portRoom } from './portFigures'
 
 const verdict = verdictOf<HousingView>()

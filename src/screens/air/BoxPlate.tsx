@@ -1,4 +1,4 @@
-import { anOpening, below, clears, flowOfWay, inOrder, inward, openingFlow, smokeWay } from '../../core/air'
+import { anOpening, below, clears, flowOfWay, inOrder, inward, leftAfter, openingFlow, smokeWay } from '../../core/air'
 import { shownNumber } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { displayUnit, fromCore, printNumber, unitOf } from '../../core/units'
@@ -176,7 +176,7 @@ function Left({ bench }: { readonly bench: Bench }) {
   const { left, right, bottom } = BOX
   const [x0, x1, y0, y1] = [left + 40, right - 46, bottom - 28, bottom - 118]
   const places = Array.from({ length: 49 }, (_, k) => {
-    const share = Math.exp((-Math.log(100) * k) / 48)
+    const share = leftAfter(k / 48, 0.01)
     return `${(x0 + ((x1 - x0) * k) / 48).toFixed(1)} ${(y0 + (y1 - y0) * share).toFixed(1)}`
   })
   return (

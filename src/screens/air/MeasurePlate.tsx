@@ -1,5 +1,5 @@
 import { useCallback } from 'react'
-import { fanCurveOf, fanWay, inOrder } from '../../core/air'
+import { fanCurveOf, fanWay, flowThrough, inOrder } from '../../core/air'
 import { plainly } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { displayUnit, fromCore, unitOf } from '../../core/units'
@@ -21,9 +21,8 @@ export function MeasurePlate() {
 export function readPoints({ air }: Bench): readonly (readonly [flow: number, pressure: number])[] {
   const diameter = air.meter.outDiameter.value
   if (diameter === null) return []
-  const area = Math.PI * (diameter / 2000) ** 2
   return inOrder(air.readings).flatMap(([, { out, suction }]) =>
-    out.value === null || suction.value === null ? [] : [[(out.value / 1000) * area, suction.value] as const],
+    out.value === null || suction.value === null ? [] : [[flowThrough(out.value / 1000, diameter), suction.value] as const],
   )
 }
 

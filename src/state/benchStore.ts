@@ -24,6 +24,8 @@ interface OpenBenchState {
   readonly edit: string
   /** A dimension being dragged: neither validated nor saved (T12). */
   readonly overlay: { readonly path: Path; readonly fact: Fact } | null
+  /** A dimension that has been let go, until the ± of what follows from it is worked. */
+  readonly letGo: Path | null
   readonly records: readonly BenchRecord[]
   readonly files: readonly FileRow[]
   readonly revision: number
@@ -45,6 +47,7 @@ const CLOSED: OpenBenchState = {
   bench: null,
   edit: '',
   overlay: null,
+  letGo: null,
   records: [],
   files: [],
   revision: 0,
@@ -97,7 +100,7 @@ export function closeInStore(): void {
  * @returns What stands in the way; a refused change leaves the bench as it was.
  */
 export function editBench(words: string, change: (bench: Bench) => Bench, checked: Path | null = null): Told {
-  const { bench } = useBenchStore.getState()
+  const { bench, overlay } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   const next = change(bench)
   if (next === bench) return DONE
@@ -110,7 +113,7 @@ export function editBench(words: string, change: (bench: Bench) => Bench, checke
       path: path.join('.'),
     }))
   if (isSound(bench)) noteSound(next)
-  useBenchStore.setState({ bench: next, edit: words, overlay: null })
+  useBenchStore.setState({ bench: next, edit: words, overlay: null, letGo: overlay?.path ?? null })
   return DONE
 }
 
@@ -127,6 +130,11 @@ export function dragFact(path: Path, fact: Fact): void {
 /** Ends a drag without a change. */
 export function dropDrag(): void {
   if (useBenchStore.getState().overlay !== null) useBenchStore.setState({ overlay: null })
+}
+
+/** Whether the ± of what follows from these facts waits: one of them is dragged, or was let go just now. */
+export function doubtWaits({ overlay, letGo }: Pick<OpenBenchState, 'overlay' | 'letGo'>, leaves: ReadonlySet<Path>): boolean {
+  return (overlay !== null && leaves.has(overlay.path)) || (letGo !== null && leaves.has(letGo))
 }
 
 /** The bench as it is shown: with the dragged number in place. */

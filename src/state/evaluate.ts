@@ -1,6 +1,8 @@
+import { useEffect, useId } from 'react'
 import {
   consequences,
   createEngine,
+  judge,
   type BenchRecord,
   type Consequence,
   type Engine,
@@ -11,8 +13,8 @@ import {
   worstMark,
 } from '../core/bench'
 import { scatter } from '../core/calibrate'
-import { benchFactSpec, judgeDomains, RENAMED_FIGURES, STAGE_IDS, type Bench } from '../core/document'
-import { shownBench, useBenchStore } from './benchStore'
+import { benchFactSpec, judgeDomains, questionsOf, RENAMED_FIGURES, STAGE_IDS, type Bench } from '../core/document'
+import { doubtWaits, shownBench, useBenchStore } from './benchStore'
 import { areAllHere, loadDomains, loadedDomains, onDomain } from './domains'
 
 /** One engine a bench: it remembers, so it is kept between renders. Readings name their scatter, so it is always listed. */
@@ -42,16 +44,29 @@ onDomain(({ figures }) => {
   compared = null
 })
 
-/** A figure of the open bench with its ±; null where no bench is open. The ± of what is dragged rests until it is let go. */
+/** A figure of the open bench with its ±; null where no bench is open. The ± of what is dragged waits until it is let go. */
 export function useFigure<A extends readonly string[], T>(def: FigureDef<Bench, A, T>, ...args: A): WithDoubt<T> | null {
+  const id = useId()
+  useEffect(() => {
+    shown.set(id, (engine) => engine.withDoubt(def, ...args))
+    return () => void shown.delete(id)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- arguments are compared one by one
+  }, [id, def, ...args])
   return useBenchStore((state) => {
     const bench = shownBench(state)
     if (bench === null) return null
     const engine = engineOf(bench)
     const evaluation = engine.value(def, ...args)
-    const dragged = state.overlay !== null && evaluation.leaves.has(state.overlay.path)
-    return dragged ? withoutDoubt(evaluation) : engine.withDoubt(def, ...args)
+    return doubtWaits(state, evaluation.leaves) ? withoutDoubt(evaluation) : engine.withDoubt(def, ...args)
   })
+}
+
+/** What works the ± of every figure on the page. */
+const shown = new Map<string, (engine: Engine<Bench>) => void>()
+
+/** Jobs that work the ± of every figure on the page, so that drawing them again finds it done. */
+export function* shownDoubts(bench: Bench): Generator<() => void> {
+  for (const work of [...shown.values()]) yield () => work(engineOf(bench))
 }
 
 const bare = new WeakMap<object, WithDoubt>()
@@ -75,6 +90,11 @@ export function verdictsOf(bench: Bench, stage?: string): readonly Verdict[] {
   const made = judgeDomains(engineOf(bench), loadedDomains(), stage)
   byStage.set(stage ?? '', made)
   return made
+}
+
+/** Jobs that judge them one by one, so that `verdictsOf` finds them done. */
+export function* judgingOf(bench: Bench, stage?: string): Generator<() => void> {
+  for (const { def, args } of questionsOf(bench, loadedDomains(), stage)) yield () => judge(engineOf(bench), def, args)
 }
 
 /** The same of all domains, which are fetched for it. */

@@ -1,12 +1,14 @@
+import { useEffect } from 'react'
 import { create } from 'zustand'
 import type { BenchRecord, Consequence, Mark, Path, Verdict } from '../core/bench'
 import { assumedByStage, type Bench } from '../core/document'
 import { useBenchStore } from './benchStore'
 import { onDomain } from './domains'
-import { consequencesOf, marksOf, verdictsOf } from './evaluate'
+import { consequencesOf, judgingOf, marksOf, shownDoubts, verdictsOf } from './evaluate'
+import { inSlices } from './slices'
 
-// What is judged, counted and compared follows an edit in turns, each a task of its own after the figures are drawn, so
-// that a large bench answers the next key at once. A bench that has just been opened is worked whole: nothing stood before.
+// What is judged, counted and compared follows an edit in turns after the figures are drawn, each worked in slices, so that
+// a large bench answers the next key at once. A bench that has just been opened is worked whole: nothing stood before.
 
 interface Turns {
   /** The document whose open stage is judged. */
@@ -28,6 +30,11 @@ export function useJudgedBench(): Bench | null {
 
 /** Verdicts of the open bench, of one stage or all, at rest: a drag does not judge. */
 export function useVerdicts(stage?: string): readonly Verdict[] {
+  useEffect(() => {
+    if (stage === undefined) return
+    asked.set(stage, (asked.get(stage) ?? 0) + 1)
+    return () => void asked.set(stage, (asked.get(stage) ?? 0) - 1)
+  }, [stage])
   return useTurns(({ judged, counted }) => {
     const bench = stage === undefined ? counted : judged
     return bench === null ? NONE : verdictsOf(bench, stage)
@@ -62,18 +69,29 @@ export function useComparedBench(): Bench | null {
 const NONE: readonly never[] = []
 const NOTHING: ReadonlyMap<string, readonly Path[]> = new Map()
 
-/** The next turn, when the page has drawn what came before. */
-function afterDrawing(turn: () => void): void {
-  const isSeen = typeof requestAnimationFrame !== 'undefined' && document.visibilityState === 'visible'
-  if (isSeen) requestAnimationFrame(() => setTimeout(turn, 0))
-  else setTimeout(turn, 0)
+interface Turn {
+  /** What is worked beforehand, in slices. */
+  readonly jobs: (bench: Bench) => Iterable<() => void>
+  /** What is shown then: it finds everything worked. */
+  readonly show: (bench: Bench) => void
 }
 
-const TURNS: readonly (() => void)[] = [
-  () => useTurns.setState({ judged: useBenchStore.getState().bench }),
-  () => useTurns.setState({ counted: useBenchStore.getState().bench }),
-  () => useTurns.setState({ compared: toCompare() }),
+const TURNS: readonly Turn[] = [
+  {
+    jobs: (bench) => (useBenchStore.getState().letGo === null ? [] : shownDoubts(bench)),
+    show: () => useBenchStore.getState().letGo !== null && useBenchStore.setState({ letGo: null }),
+  },
+  { jobs: openStagesOf, show: (judged) => useTurns.setState({ judged }) },
+  { jobs: (bench) => judgingOf(bench), show: (counted) => useTurns.setState({ counted }) },
+  { jobs: () => [], show: () => useTurns.setState({ compared: toCompare() }) },
 ]
+
+/** How many lists on the page show the verdicts of a stage. */
+const asked = new Map<string, number>()
+
+function* openStagesOf(bench: Bench): Generator<() => void> {
+  for (const [stage, lists] of asked) if (lists > 0) yield* judgingOf(bench, stage)
+}
 
 function toCompare(): Turns['compared'] {
   const { bench, records } = useBenchStore.getState()
@@ -83,20 +101,21 @@ function toCompare(): Turns['compared'] {
 /** Goes up with every change: turns of an edit that another has overtaken are not taken. */
 let wave = 0
 
-function follow(from: number, turn = 0): void {
+function follow(bench: Bench, from: number, turn = 0): void {
   const next = TURNS[turn]
   if (next === undefined) return
-  afterDrawing(() => {
-    if (from !== wave) return
-    next()
-    follow(from, turn + 1)
+  const jobs = next.jobs(bench)[Symbol.iterator]()
+  const isOvertaken = (): boolean => from !== wave
+  inSlices(jobs, isOvertaken, () => {
+    next.show(bench)
+    follow(bench, from, turn + 1)
   })
 }
 
 useBenchStore.subscribe(({ bench, records }, before) => {
   if (bench === before.bench && records === before.records) return
   wave++
-  if (bench !== null && bench.id === before.bench?.id) follow(wave)
+  if (bench !== null && bench.id === before.bench?.id) follow(bench, wave)
   else useTurns.setState({ judged: bench, counted: bench, compared: toCompare() })
 })
 

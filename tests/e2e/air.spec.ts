@@ -53,6 +53,8 @@ test('dragging the end of a duct moves the point, one step of undo puts it back;
   await bench.dragDimension(path, -120, 0)
   await bench.letGo()
   await expect(bench.figure('Flow, Way out, forwards')).not.toContainText('116.7')
+  // ± waits while it is dragged, and is worked once it is let go.
+  await bench.expectFigure('Flow, Way out, forwards', /±/)
   await bench.undo()
   await bench.expectFigure('Flow, Way out, forwards', /116\.7/)
   await page.locator(`[data-drag="${path}"]`).press('ArrowRight')

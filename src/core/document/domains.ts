@@ -1,4 +1,4 @@
-import { argsOfVerdict, judge, type Domain, type Engine, type Verdict } from '../bench'
+import { argsOfVerdict, judge, type AnyVerdict, type Domain, type Engine, type Verdict } from '../bench'
 import type { Bench } from './bench'
 
 /** Fetches the slices of a bench that its first picture does not show; until then none of their places is known. */
@@ -48,10 +48,20 @@ export const DOMAIN_LOADERS = {
 
 export type DomainId = keyof typeof DOMAIN_LOADERS
 
-/** Verdicts of some domains over a bench, in their order and as each lists its own; of one stage, or of all. */
-export function judgeDomains(engine: Engine<Bench>, domains: readonly Domain[], stage?: string): readonly Verdict[] {
+/** What some domains ask of a bench, in their order and as each lists its own; of one stage, or of all. */
+export function questionsOf(bench: Bench, domains: readonly Domain[], stage?: string): readonly Question[] {
   return domains
     .flatMap((it) => it.verdicts)
     .filter((def) => stage === undefined || def.stage === stage)
-    .flatMap((def) => argsOfVerdict(def, engine.bench).map((args) => judge(engine, def, args)))
+    .flatMap((def) => argsOfVerdict(def, bench).map((args) => ({ def, args })))
+}
+
+export interface Question {
+  readonly def: AnyVerdict
+  readonly args: readonly string[]
+}
+
+/** Verdicts of some domains over a bench, in the same order. */
+export function judgeDomains(engine: Engine<Bench>, domains: readonly Domain[], stage?: string): readonly Verdict[] {
+  return questionsOf(engine.bench, domains, stage).map(({ def, args }) => judge(engine, def, args))
 }

@@ -1,8 +1,9 @@
 import { useCallback } from 'react'
 import { curves, fanGives, fanWay, flowOfWay, inOrder } from '../../core/air'
+import type { WithDoubt } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { displayUnit, fromCore, printNumber, unitOf, type UnitId } from '../../core/units'
-import { engineOf, shownBench, useBenchStore } from '../../state'
+import { engineOf, shownBench, useBenchStore, useFigure } from '../../state'
 import { SelectOf } from '../../ui'
 import { axisOf, Chart, crossLines, legendOf, type ChartLook } from '../../ui/chart'
 import { showWay } from '../../state'
@@ -20,7 +21,7 @@ export function DuctPlate() {
           The fan’s curve and the duct’s stand here once a way of the air is laid: choose below how the smoke is caught.
         </p>
       ) : (
-        <Meeting bench={bench} way={way} />
+        <Curves bench={bench} way={way} />
       )}
       <Ways bench={bench} />
     </figure>
@@ -51,8 +52,10 @@ function Ways({ bench }: { readonly bench: Bench }) {
   )
 }
 
-function Meeting({ bench, way }: { readonly bench: Bench; readonly way: string }) {
-  const option = useCallback((look: ChartLook) => optionOf(bench, way, look), [bench, way])
+function Curves({ bench, way }: { readonly bench: Bench; readonly way: string }) {
+  const flow = useFigure(flowOfWay, way)
+  const pressure = useFigure(fanGives, way)
+  const option = useCallback((look: ChartLook) => optionOf(bench, way, { flow, pressure }, look), [bench, way, flow, pressure])
   return (
     <Chart
       label="Pressure over flow: the fan’s curve and the duct’s"
@@ -62,7 +65,7 @@ function Meeting({ bench, way }: { readonly bench: Bench; readonly way: string }
   )
 }
 
-function optionOf(bench: Bench, way: string, look: ChartLook): Record<string, unknown> {
+function optionOf(bench: Bench, way: string, meeting: Meeting, look: ChartLook): Record<string, unknown> {
   const { ink, second, font, teal } = look
   const engine = engineOf(bench)
   const [flowUnit, pressureUnit] = [displayUnit('flow', bench.units), displayUnit('pressure', bench.units)]
@@ -70,7 +73,7 @@ function optionOf(bench: Bench, way: string, look: ChartLook): Record<string, un
   const { fan, duct } = found.known ? found.value : { fan: [], duct: [] }
   const shown = (points: readonly (readonly [number, number])[]) =>
     points.map(([q, p]) => [fromCore(q, flowUnit), fromCore(p, pressureUnit)])
-  const point = pointOf(bench, way, flowUnit, pressureUnit)
+  const point = pointOf(meeting, flowUnit, pressureUnit)
   const line = { type: 'line', symbol: 'none', silent: true } as const
   const names = ['fan', 'duct']
   return {
@@ -119,19 +122,20 @@ function optionOf(bench: Bench, way: string, look: ChartLook): Record<string, un
   }
 }
 
-/** Where the curves meet, with its ±, in the units of the bench. While something is dragged ± waits. */
-function pointOf(bench: Bench, way: string, flowUnit: UnitId, pressureUnit: UnitId) {
-  const engine = engineOf(bench)
-  const isDragged = useBenchStore.getState().overlay !== null
-  const of = (def: typeof flowOfWay, unit: UnitId) => {
-    const { result } = engine.value(def, way)
-    if (!result.known || !Number.isFinite(result.value)) return null
-    const doubt = isDragged ? null : engine.withDoubt(def, way).doubt
+interface Meeting {
+  readonly flow: WithDoubt<number> | null
+  readonly pressure: WithDoubt<number> | null
+}
+
+/** Where the curves meet, with its ±, in the units of the bench. */
+function pointOf(meeting: Meeting, flowUnit: UnitId, pressureUnit: UnitId) {
+  const of = (figure: WithDoubt<number> | null, unit: UnitId) => {
+    if (figure === null || !figure.result.known || !Number.isFinite(figure.result.value)) return null
     const scale = fromCore(1, unit) - fromCore(0, unit)
-    return { value: fromCore(result.value, unit), spread: (doubt?.expanded ?? 0) * scale }
+    return { value: fromCore(figure.result.value, unit), spread: (figure.doubt?.expanded ?? 0) * scale }
   }
-  const flow = of(flowOfWay, flowUnit)
-  const pressure = of(fanGives, pressureUnit)
+  const flow = of(meeting.flow, flowUnit)
+  const pressure = of(meeting.pressure, pressureUnit)
   if (flow === null || pressure === null) return null
   return { flow: flow.value, flowSpread: flow.spread, pressure: pressure.value, pressureSpread: pressure.spread }
 }

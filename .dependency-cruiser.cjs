@@ -19,6 +19,7 @@ const DOMAINS = [
   'nesting',
   'air',
   'safety',
+  'reach',
   'work',
   'refit',
   'schedule',

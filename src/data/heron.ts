@@ -11,6 +11,7 @@ import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { heronAir } from './heronAir'
 import { heronHousing } from './heronHousing'
+import { heronReach } from './heronReach'
 import { heronRotary } from './heronRotary'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import { heronArtwork, heronWork } from './heronWork'
@@ -176,6 +177,7 @@ export function heron(id = 'heron'): BenchBundle {
     rotary: heronRotary,
     housing: heronHousing,
     air: heronAir,
+    reach: heronReach,
     safety: {
       ...blank.safety,
       eyewearDensity: stated(6, '6', 'OD', 0),

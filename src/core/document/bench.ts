@@ -25,16 +25,17 @@ import { benchCardShape } from '../gcode'
 import type { Housing } from '../housing'
 import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
+import type { Reach } from '../reach'
 import type { Rotary } from '../rotary'
 import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 15
+export const BENCH_VERSION = 16
 
 /** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
-export const lateSlices = { rotary: late<Rotary>(), housing: late<Housing>(), air: late<Air>() }
+export const lateSlices = { rotary: late<Rotary>(), housing: late<Housing>(), air: late<Air>(), reach: late<Reach>() }
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -57,6 +58,7 @@ export const benchShape = group({
   housing: lateSlices.housing,
   air: lateSlices.air,
   safety: safetyShape,
+  reach: lateSlices.reach,
   work: workShape,
   plan: planShape,
   output: group({ card: benchCardShape, link: linkCardShape }),

@@ -7,6 +7,7 @@ import { housingDomain } from '../housing'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { sheetsDomain } from '../nesting'
 import { lightDomain, opticsDomain } from '../optics'
+import { reachDomain } from '../reach'
 import { rotaryDomain } from '../rotary'
 import { bookDomain, safetyDomain, windowDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
@@ -35,6 +36,7 @@ export const DOMAINS: readonly Domain[] = [
   airDomain,
   windowDomain,
   safetyDomain,
+  reachDomain,
   bookDomain,
   workDomain,
   turnedDomain,

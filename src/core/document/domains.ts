@@ -37,6 +37,10 @@ export const DOMAIN_LOADERS = {
     return (await import('../safety/windowDomain')).windowDomain
   },
   safety: async () => (await import('../safety/domain')).safetyDomain,
+  reach: async () => {
+    await loadLateSlices()
+    return (await import('../reach/domain')).reachDomain
+  },
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,
   turned: async () => {

@@ -7,6 +7,7 @@ import { electricalHints } from '../electrical'
 import { housingHints } from '../housing'
 import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
+import { reachHints } from '../reach'
 import { rotaryHints } from '../rotary'
 import { safetyHints } from '../safety'
 import { workHints } from '../work'
@@ -26,6 +27,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...housingHints,
   ...airHints,
   ...safetyHints,
+  ...reachHints,
   ...workHints,
   ...planHints,
 }

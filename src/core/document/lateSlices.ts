@@ -1,5 +1,6 @@
 import { airShape } from '../air'
 import { housingShape } from '../housing'
+import { reachShape } from '../reach'
 import { rotaryShape } from '../rotary'
 import { lateSlices } from './bench'
 
@@ -7,3 +8,4 @@ import { lateSlices } from './bench'
 lateSlices.rotary.tell(rotaryShape)
 lateSlices.housing.tell(housingShape)
 lateSlices.air.tell(airShape)
+lateSlices.reach.tell(reachShape)

@@ -9,6 +9,7 @@ import { housingMigrations } from '../housing'
 import { motionMigrations } from '../motion'
 import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
+import { reachMigrations } from '../reach'
 import { rotaryMigrations } from '../rotary'
 import { safetyMigrations } from '../safety'
 import { workMigrations } from '../work'
@@ -30,6 +31,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   housing: housingMigrations,
   air: airMigrations,
   safety: safetyMigrations,
+  reach: reachMigrations,
   work: workMigrations,
 }
 

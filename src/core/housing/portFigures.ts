@@ -152,6 +152,27 @@ export const lightRoom = figure({
   },
 })
 
+/** Whether any straight line leads out: what is thrown back inside may follow it. */
+export const linesOut = figure({
+  id: 'housing.linesOut',
+  of: begunBox,
+  label: 'Ways that the light leads out by',
+  quantity: 'count',
+  formula: 'n',
+  symbols: {},
+  source: 'Counted over openings, lid and foot; what cannot be told counts as one.',
+  doubt: 'alternatives',
+  work(view): number {
+    const { ports, lid, size } = view.bench.housing
+    const ways = Object.keys(ports).filter((id) => ports[id]?.filled !== 'yes')
+    if (lid.seal === 'gap') ways.push('lid')
+    if (size.floor === 'no' && size.foot === 'gap') ways.push('foot')
+    if (Number.isNaN(view.figure(insideSize, 'x') + view.figure(insideSize, 'y') + view.figure(insideSize, 'z')))
+      return Number.NaN
+    return ways.filter((id) => view.figure(wayOfLight, id).kind !== 'shut').length
+  },
+})
+
 export const portRoom = figure({
   id: 'housing.portRoom',
   of: aPort,

@@ -34,7 +34,7 @@ export const safetyShape = group(
       assume: { value: 2, halfWidth: 1 },
     }),
   },
-  { stage: 'safety' },
+  { stage: 'safety', part: 'eyewear' },
 )
 
 export type Safety = Of<typeof safetyShape>

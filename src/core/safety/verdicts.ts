@@ -6,6 +6,7 @@ const verdict = verdictOf<SafetyView>()
 export const eyewearDense = verdict({
   id: 'safety.eyewearDense',
   stage: 'safety',
+  part: 'eyewear',
   margin: eyewearMargin,
   goodFrom: 0,
   stopBelow: 0,
@@ -33,6 +34,7 @@ export const eyewearDense = verdict({
 export const eyewearWithstands = verdict({
   id: 'safety.eyewearWithstands',
   stage: 'safety',
+  part: 'eyewear',
   margin: scaleMargin,
   goodFrom: 0,
   stopBelow: 0,

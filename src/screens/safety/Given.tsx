@@ -1,6 +1,7 @@
 import { FactField, Panel, Sentence } from '../../ui'
+import { GlassesGiven } from './GlassesGiven'
 
-/** What the eyewear is held against, and what is still to come. */
+/** What the eyewear is held against, and labels to choose from. */
 export function EyewearGiven() {
   return (
     <div className="grid gap-4">
@@ -17,12 +18,7 @@ export function EyewearGiven() {
           practice come first.
         </p>
       </Panel>
-      <p className="border-y border-dashed border-second py-3">
-        <strong className="font-[650]">
-          The reach of the beam, windows, fire and the round before a burn are not built yet.
-        </strong>{' '}
-        Until then: box and lid closed, an extinguisher at hand, nobody leaves while it burns.
-      </p>
+      <GlassesGiven />
     </div>
   )
 }

@@ -12,7 +12,7 @@ import { FigureRow, Panel, Side } from '../../ui'
 /** What is worked of the beam's limits, and judged of the eyewear. */
 export function EyewearSide() {
   return (
-    <Side stage="safety">
+    <Side stage="safety" part="eyewear">
       <Panel title="Worked">
         <FigureRow def={densityWatching} args={[]} />
         <FigureRow def={densityGlance} args={[]} />

@@ -1,5 +1,12 @@
 import { EyewearGiven } from './Given'
 import { EyewearPlate } from './Plate'
+import { ReachGiven } from './ReachGiven'
+import { ReachPlate } from './ReachPlate'
+import { ReachSide } from './ReachSide'
 import { EyewearSide } from './Side'
 
-export const sheets = { eyewear: { plate: EyewearPlate, given: EyewearGiven, side: EyewearSide } }
+/** Safety: what can hurt someone, and what is still open? */
+export const sheets = {
+  reach: { plate: ReachPlate, given: ReachGiven, side: ReachSide },
+  eyewear: { plate: EyewearPlate, given: EyewearGiven, side: EyewearSide },
+}

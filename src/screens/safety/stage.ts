@@ -4,8 +4,11 @@ export const safety = stage({
   id: 'safety',
   name: 'Safety',
   question: 'What can hurt someone, and what is still open?',
-  parts: [{ id: 'eyewear', name: 'Eyewear' }],
-  domains: ['safety'],
+  parts: [
+    { id: 'reach', name: 'Reach of the beam' },
+    { id: 'eyewear', name: 'Eyewear and labels' },
+  ],
+  domains: ['motion', 'optics', 'rotary', 'housing', 'window', 'safety', 'reach'],
   words: async () => (await import('./words')).words,
   load: async () => (await import('./sheets')).sheets,
 })

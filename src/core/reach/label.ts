@@ -1,0 +1,143 @@
+/** One claim of a label: what it holds back, between which wavelengths, for which kinds of beam. */
+export interface Claim {
+  /** Wavelengths, nm, both counted in. */
+  readonly from: number
+  readonly to: number
+  readonly kind: 'scale' | 'density'
+  readonly value: number
+  /** D continuous, I R M pulsed; empty where the label names none. */
+  readonly modes: string
+}
+
+export interface LabelRead {
+  readonly claims: readonly Claim[]
+  /** What could not be read as part of a claim, as it stands there. */
+  readonly unread: readonly string[]
+  /** Claims that name no wavelength: they are none. */
+  readonly bare: readonly string[]
+}
+
+type Token =
+  | { readonly is: 'range'; readonly from: number; readonly to: number }
+  | { readonly is: 'modes'; readonly modes: string }
+  | { readonly is: 'claim'; readonly kind: Claim['kind']; readonly value: number; readonly text: string }
+  | { readonly is: 'other'; readonly text: string }
+
+const PATTERNS: readonly (readonly [RegExp, (found: RegExpExecArray) => Token])[] = [
+  [
+    /^(\d{3,5})\s*(?:nm)?\s*(?:[-–—~]|to)\s*>?\s*(\d{3,5})(?:\s*nm)?/i,
+    ([, a, b]) => ({ is: 'range', from: Number(a), to: Number(b) }),
+  ],
+  [/^LB?\s*(\d{1,2})(?![\d.])/i, ([text, n]) => ({ is: 'claim', kind: 'scale', value: Number(n), text })],
+  [
+    /^(?:O\.?\s?D\.?|optical density)\s*(?:[>≥=:]|of)*\s*(\d{1,2}(?:[.,]\d+)?)\s*\+?/i,
+    ([text, n = '']) => ({ is: 'claim', kind: 'density', value: Number(n.replace(',', '.')), text: text.trim() }),
+  ],
+  [/^([DIRM]{1,4})(?![A-Za-z])/, ([, modes = '']) => ({ is: 'modes', modes })],
+  [/^(\d{3,5})\s*(?:nm)?(?![\d.,])/i, ([, a]) => ({ is: 'range', from: Number(a), to: Number(a) })],
+  [/^[A-Za-z0-9][^\s,;+@/|()[\]]*/, ([text]) => ({ is: 'other', text })],
+]
+
+function tokensOf(label: string): readonly Token[] {
+  const tokens: Token[] = []
+  let rest = label
+  while (rest !== '') {
+    let step = 1
+    for (const [pattern, make] of PATTERNS) {
+      const found = pattern.exec(rest)
+      if (found === null) continue
+      tokens.push(make(found))
+      step = found[0].length
+      break
+    }
+    rest = rest.slice(step)
+  }
+  return tokens
+}
+
+/**
+ * Reads a label of eyewear or of a window by its parts: wavelengths in nm, LB with a scale number behind the kinds of beam,
+ * or an optical density. Either stands before what it belongs to throughout, or behind it.
+ * @param label As it is printed; any text.
+ * Valid: any text; what is no part of a claim is given back unread. Source: EN 207:2017, clause 6 (marking); ANSI Z136.7 (from memory).
+ * @example readLabel('D 180-315 LB9 + 315-534 LB6').claims.length // 2
+ */
+export function readLabel(label: string): LabelRead {
+  const claims: Claim[] = []
+  const unread: string[] = []
+  const bare: string[] = []
+  let modes = ''
+  let ranges: { from: number; to: number }[] = []
+  let pending: { kind: Claim['kind']; value: number; text: string; modes: string }[] = []
+  /** Whether wavelengths stand before what is claimed for them. */
+  let rangeFirst: boolean | null = null
+  let wasClaim = false
+  for (const token of tokensOf(label)) {
+    switch (token.is) {
+      case 'range': {
+        const range = { from: Math.min(token.from, token.to), to: Math.max(token.from, token.to) }
+        rangeFirst ??= pending.length === 0
+        if (rangeFirst) {
+          ranges = wasClaim ? [range] : [...ranges, range]
+        } else {
+          claims.push(...pending.map(({ kind, value, modes: of }) => ({ ...range, kind, value, modes: of })))
+          ranges = [...ranges, range]
+        }
+        wasClaim = false
+        break
+      }
+      case 'modes':
+        modes = token.modes
+        // Behind a claim they begin the next; before wavelengths they hold for all that follow.
+        break
+      case 'claim':
+        rangeFirst ??= ranges.length > 0
+        if (rangeFirst) {
+          claims.push(...ranges.map((it) => ({ ...it, kind: token.kind, value: token.value, modes })))
+        } else {
+          if (ranges.length > 0) {
+            pending = []
+            ranges = []
+          }
+          pending.push({ kind: token.kind, value: token.value, text: token.text, modes })
+        }
+        wasClaim = true
+        break
+      case 'other':
+        if (!/^nm$/i.test(token.text)) unread.push(token.text)
+        break
+    }
+  }
+  if (rangeFirst !== true && ranges.length === 0) bare.push(...pending.map((it) => it.text))
+  return { claims, unread, bare }
+}
+
+/** What a label comes to at one wavelength, with its reasons. */
+export interface LabelAt {
+  /** Scale number for a continuous beam; 0 where none is named. */
+  readonly scale: number
+  /** Optical density; 0 where none is named. A scale number n holds back 10^n at least. */
+  readonly density: number
+  /** What each claim comes to here, in words. */
+  readonly said: readonly { readonly claim: Claim; readonly counts: boolean; readonly why: string }[]
+}
+
+/**
+ * What a label comes to at the wavelength of a beam. What does not name it counts as nothing, and so does a scale number
+ * without D for a continuous beam.
+ * @param read The label. @param wavelengthNm Of the beam, nm.
+ * Valid: any wavelength. Source: EN 207:2017, table 1: LB n lets through 10^−n at most (from memory).
+ * @example labelAt(readLabel('D 180-315 LB9 + 315-534 LB6'), 455).scale // 6
+ */
+export function labelAt({ claims }: LabelRead, wavelengthNm: number): LabelAt {
+  const said = claims.map((claim) => {
+    const holds = wavelengthNm >= claim.from && wavelengthNm <= claim.to
+    if (!holds) return { claim, counts: false, why: `says nothing of ${wavelengthNm} nm` }
+    if (claim.kind === 'scale' && !claim.modes.includes('D'))
+      return { claim, counts: false, why: 'no D before it: not for a beam that stays on' }
+    return { claim, counts: true, why: 'names this wavelength' }
+  })
+  const best = (kind: Claim['kind']): number =>
+    Math.max(0, ...said.filter((it) => it.counts && it.claim.kind === kind).map((it) => it.claim.value))
+  return { scale: best('scale'), density: Math.max(best('density'), best('scale')), said }
+}

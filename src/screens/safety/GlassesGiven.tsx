@@ -1,0 +1,133 @@
+import { useState } from 'react'
+import { shownNumber } from '../../core/bench'
+import type { Bench } from '../../core/document'
+import {
+  glassesDense,
+  glassesLabel,
+  glassesWithstand,
+  readLabel,
+  type Claim,
+  type GlassesFacts,
+  type LabelAt,
+} from '../../core/reach'
+import { DONE, addGlasses, engineOf, removeOfReach, setGlasses, useBenchStore, wearGlasses } from '../../state'
+import { FactField, Findings, Panel, PlainField, TakeAway, VerdictMark } from '../../ui'
+
+/** Labels of eyewear, each read by its parts and held against both tests; those that pass first, the clearest first. */
+export function GlassesGiven() {
+  const bench = useBenchStore((it) => it.bench)
+  if (bench === null) return null
+  const rows = Object.entries(bench.reach.glasses)
+    .map(([id, glasses]) => ({ id, glasses, tested: testOf(bench, id) }))
+    .sort((p, q) => rank(q) - rank(p) || p.glasses.order - q.glasses.order)
+  return (
+    <Panel title="Given, what their labels say">
+      {rows.length === 0 && (
+        <p className="max-w-[46rem] py-1.5 text-[14px] text-second">
+          Copy a label letter by letter, as “D 315–534 LB6” or “OD 6+ 190–540 nm”: it is taken apart and held against both tests.
+        </p>
+      )}
+      <ul className="m-0 list-none p-0" aria-label="Eyewear">
+        {rows.map(({ id, glasses, tested }) => (
+          <Pair key={id} id={id} glasses={glasses} tested={tested} />
+        ))}
+      </ul>
+      <div className="no-print py-1.5">
+        <button type="button" className="button" onClick={() => addGlasses()}>
+          Add a label
+        </button>
+      </div>
+      <p className="max-w-[46rem] py-1 text-[13px] text-second">
+        Those that pass stand first, and of them the ones that let most daylight through: clear for all but a narrow band is worn
+        gladly, dark and broad is taken off to see. Two layers are not added up: the better one counts, until a certificate says
+        what they are together.
+      </p>
+    </Panel>
+  )
+}
+
+interface Tested {
+  readonly at: LabelAt | null
+  readonly dense: number | null
+  readonly withstands: number | null
+}
+
+function testOf(bench: Bench, id: string): Tested {
+  const engine = engineOf(bench)
+  const label = engine.value(glassesLabel, id).result
+  const least = (def: typeof glassesDense): number | null => {
+    const { result, doubt } = engine.withDoubt(def, id)
+    const value = shownNumber(result)
+    return value === null ? null : value - (doubt?.expanded ?? 0)
+  }
+  return { at: label.known ? label.value : null, dense: least(glassesDense), withstands: least(glassesWithstand) }
+}
+
+const passes = ({ dense, withstands }: Tested): boolean => dense !== null && withstands !== null && dense >= 0 && withstands >= 0
+
+function rank({ glasses, tested }: { readonly glasses: GlassesFacts; readonly tested: Tested }): number {
+  return (passes(tested) ? 10 : 0) + (glasses.light.value ?? 0)
+}
+
+function Pair({ id, glasses, tested }: { readonly id: string; readonly glasses: GlassesFacts; readonly tested: Tested }) {
+  const [told, setTold] = useState(DONE)
+  const read = readLabel(glasses.label)
+  const isDark = (glasses.light.value ?? 1) < 0.2
+  return (
+    <li className="border-b border-rule py-2 text-[14px]">
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+        <PlainField label="Which" words value={glasses.name} className="w-36" keep={(it) => setGlasses(id, { name: it })} />
+        <PlainField
+          label="Its label, letter by letter"
+          value={glasses.label}
+          className="w-[22rem] max-w-full"
+          keep={(it) => setGlasses(id, { label: it })}
+        />
+        <TakeAway what={`Take ${glasses.name} away`} act={() => removeOfReach(`reach.glasses.${id}`, 'a label taken away')} />
+      </div>
+      <p className="pt-1">
+        It lets <FactField path={`reach.glasses.${id}.light`} /> of daylight through
+        {isDark && <span className="text-second">: dark; light the room more brightly</span>}.
+      </p>
+      <ul className="m-0 list-none p-0 text-[13.5px]" aria-label={`What the label of ${glasses.name} says`}>
+        {tested.at?.said.map(({ claim, counts, why }, k) => (
+          <li key={k} className={counts ? '' : 'text-second'}>
+            <span className="num">{sayClaim(claim)}</span>: {why}
+          </li>
+        ))}
+        {read.bare.map((it) => (
+          <li key={it} className="text-second">
+            <span className="num">{it}</span>: names no wavelength, and is nothing
+          </li>
+        ))}
+        {glasses.label !== '' && read.claims.length + read.bare.length === 0 && (
+          <li className="text-second">Nothing on it is a scale number or a density with its wavelengths: it counts as none.</li>
+        )}
+      </ul>
+      {tested.at !== null && glasses.label !== '' && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pt-1">
+          <Test words={`density ${tested.at.density}`} least={tested.dense} />
+          <Test words={tested.at.scale === 0 ? 'no scale number' : `LB ${tested.at.scale}`} least={tested.withstands} />
+          <button type="button" className="button no-print" onClick={() => setTold(wearGlasses(id))}>
+            These are worn
+          </button>
+        </div>
+      )}
+      <Findings findings={told} />
+    </li>
+  )
+}
+
+function Test({ words, least }: { readonly words: string; readonly least: number | null }) {
+  const mark = least === null ? 'unknown' : least >= 0 ? 'good' : 'stop'
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <VerdictMark mark={mark} />
+      {words}
+      {mark === 'good' ? ' passes' : mark === 'stop' ? ' is not enough' : ''}
+    </span>
+  )
+}
+
+const sayClaim = ({ from, to, kind, value, modes }: Claim): string =>
+  `${from === to ? from : `${from}–${to}`} nm, ${kind === 'scale' ? `${modes === '' ? '' : `${modes} `}LB ${value}` : `OD ${value}`}`

@@ -20,6 +20,7 @@ const DOMAINS = [
   'air',
   'safety',
   'reach',
+  'round',
   'work',
   'refit',
   'schedule',

@@ -12,6 +12,7 @@ import { heronRecords } from './heronRecords'
 import { heronAir } from './heronAir'
 import { heronHousing } from './heronHousing'
 import { heronReach } from './heronReach'
+import { heronRound } from './heronRound'
 import { heronRotary } from './heronRotary'
 import { HERON_RUN, heronRun, RUN_MADE } from './heronRun'
 import { heronArtwork, heronWork } from './heronWork'
@@ -178,6 +179,7 @@ export function heron(id = 'heron'): BenchBundle {
     housing: heronHousing,
     air: heronAir,
     reach: heronReach,
+    round: heronRound,
     safety: {
       ...blank.safety,
       eyewearDensity: stated(6, '6', 'OD', 0),

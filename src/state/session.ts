@@ -56,6 +56,8 @@ interface Session {
   readonly cautions: 'not asked' | 'asking' | 'taken'
   /** Those that are ticked so far: they stay ticked while something that they ask for is entered. */
   readonly cautionsTicked: readonly string[]
+  /** When the watch after a burn ends, ms since 1970; null: none is kept. */
+  readonly watchUntil: number | null
   /** Where the burn was asked for, while something is entered that the cautions ask for: the way back. */
   readonly burnFrom: string | null
   /** Whether anything has been said in passing yet. */
@@ -85,6 +87,7 @@ export const useSession = create<Session>()(() => ({
   shortcuts: false,
   cautions: 'not asked',
   cautionsTicked: [],
+  watchUntil: null,
   burnFrom: null,
   notices: false,
 }))

@@ -27,6 +27,7 @@ import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
 import type { Reach } from '../reach'
 import type { Rotary } from '../rotary'
+import type { Round } from '../round'
 import { safetyShape } from '../safety'
 import { planShape } from '../schedule'
 import { workShape } from '../work'
@@ -35,7 +36,13 @@ import { workShape } from '../work'
 export const BENCH_VERSION = 16
 
 /** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
-export const lateSlices = { rotary: late<Rotary>(), housing: late<Housing>(), air: late<Air>(), reach: late<Reach>() }
+export const lateSlices = {
+  rotary: late<Rotary>(),
+  housing: late<Housing>(),
+  air: late<Air>(),
+  reach: late<Reach>(),
+  round: late<Round>(),
+}
 
 /** All of one machine: one document. */
 export const benchShape = group({
@@ -59,6 +66,7 @@ export const benchShape = group({
   air: lateSlices.air,
   safety: safetyShape,
   reach: lateSlices.reach,
+  round: lateSlices.round,
   work: workShape,
   plan: planShape,
   output: group({ card: benchCardShape, link: linkCardShape }),

@@ -9,6 +9,7 @@ import { sheetsDomain } from '../nesting'
 import { lightDomain, opticsDomain } from '../optics'
 import { reachDomain } from '../reach'
 import { rotaryDomain } from '../rotary'
+import { roundDomain } from '../round'
 import { bookDomain, safetyDomain, windowDomain } from '../safety'
 import { scheduleDomain } from '../schedule'
 import { testcardDomain } from '../testcard'
@@ -37,6 +38,7 @@ export const DOMAINS: readonly Domain[] = [
   windowDomain,
   safetyDomain,
   reachDomain,
+  roundDomain,
   bookDomain,
   workDomain,
   turnedDomain,

@@ -41,6 +41,10 @@ export const DOMAIN_LOADERS = {
     await loadLateSlices()
     return (await import('../reach/domain')).reachDomain
   },
+  round: async () => {
+    await loadLateSlices()
+    return (await import('../round/domain')).roundDomain
+  },
   book: async () => (await import('../safety/bookDomain')).bookDomain,
   work: async () => (await import('../work/domain')).workDomain,
   turned: async () => {

@@ -9,6 +9,7 @@ import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
 import { reachHints } from '../reach'
 import { rotaryHints } from '../rotary'
+import { roundHints } from '../round'
 import { safetyHints } from '../safety'
 import { workHints } from '../work'
 import { planHints } from '../schedule'
@@ -28,6 +29,7 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...airHints,
   ...safetyHints,
   ...reachHints,
+  ...roundHints,
   ...workHints,
   ...planHints,
 }

@@ -2,6 +2,7 @@ import { airShape } from '../air'
 import { housingShape } from '../housing'
 import { reachShape } from '../reach'
 import { rotaryShape } from '../rotary'
+import { roundShape } from '../round'
 import { lateSlices } from './bench'
 
 // Whoever checks, makes or works a whole bench imports this; the page fetches it after its first picture.
@@ -9,3 +10,4 @@ lateSlices.rotary.tell(rotaryShape)
 lateSlices.housing.tell(housingShape)
 lateSlices.air.tell(airShape)
 lateSlices.reach.tell(reachShape)
+lateSlices.round.tell(roundShape)

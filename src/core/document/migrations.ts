@@ -11,6 +11,7 @@ import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
 import { reachMigrations } from '../reach'
 import { rotaryMigrations } from '../rotary'
+import { roundMigrations } from '../round'
 import { safetyMigrations } from '../safety'
 import { workMigrations } from '../work'
 import { accepted, refused, type Finding, type Outcome } from '../units'
@@ -32,6 +33,7 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   air: airMigrations,
   safety: safetyMigrations,
   reach: reachMigrations,
+  round: roundMigrations,
   work: workMigrations,
 }
 

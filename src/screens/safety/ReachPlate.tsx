@@ -11,7 +11,7 @@ import { inLengthUnit } from './lengths'
 import { endsWithin, glowOutline, layRoom, type RoomLayout, type RoomSeen } from './reachLayout'
 
 const TITLE = 'The room from above and from the front'
-const MARGINS = { left: 34, right: 34, top: 34, bottom: 74 }
+const MARGINS = { left: 34, right: 34, top: 34, bottom: 62 }
 /** What a hand can set, in the unit that a place is offered in. */
 const STEPS = { metric: 0.05, inch: 2 } as const
 

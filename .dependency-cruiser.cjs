@@ -24,6 +24,8 @@ const DOMAINS = [
   'work',
   'refit',
   'schedule',
+  'log',
+  'faults',
   'cost',
   'workshop',
   'document',

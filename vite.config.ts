@@ -49,7 +49,7 @@ export default defineConfig({
             // What a bench holds stands in the first picture whatever is open: in one piece it packs better.
             {
               name: 'slices',
-              test: /core.(?!rotary|air|housing|reach|round)\w+.(\w*[sS]lice|gauges|blocks|logicNames|acts)\.ts|core.bench.domain\.ts/,
+              test: /core.(?!rotary|air|housing|reach|round|log|faults)\w+.(\w*[sS]lice|gauges|blocks|logicNames|acts)\.ts|core.bench.domain\.ts/,
               priority: 5,
             },
           ],

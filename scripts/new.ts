@@ -1,5 +1,5 @@
 /**
- * npm run new -- fact|figure|verdict|stage|domain <name> [--option value …]: writes the skeleton of a new thing where
+ * npm run new -- fact|figure|verdict|domain <name> [--option value …]: writes the skeleton of a new thing where
  * `docs/architecture.md` says it goes, with its test and its line of documentation, and says what is left to do by hand.
  */
 import { execFileSync } from 'node:child_process'
@@ -7,15 +7,13 @@ import { BENCH_VERSION } from '../src/core/document'
 import { newDomain } from './new/domain'
 import { newFact } from './new/fact'
 import { newFigure } from './new/figure'
-import { newStage } from './new/stage'
 import { Tree, type Options } from './new/tree'
 import { newVerdict } from './new/verdict'
 
-const KINDS = { fact: factHere, figure: newFigure, verdict: newVerdict, stage: newStage, domain: newDomain } as const
+const KINDS = { fact: factHere, figure: newFigure, verdict: newVerdict, domain: newDomain } as const
 const USAGE = `npm run new -- fact motion.axes.*.belowZero --after acceleration [--label … --quantity length --min 0 --max 10 --unit mm]
 npm run new -- figure optics.spotArea [--of anAxis --label … --quantity length --in src/core/…]
 npm run new -- verdict optics.spotSmallEnough --margin spotMargin --stage beam
-npm run new -- stage safety [--part eyewear --domain safety]
 npm run new -- domain air --stage air --part duct`
 
 function factHere(tree: Tree, path: string, options: Options): string {

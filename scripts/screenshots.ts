@@ -103,20 +103,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('stand-in at rest').waitFor()
     },
   },
-  {
-    name: 'controller-closure',
-    act: async (page) => {
-      await open(page, 'controller', 'closure')
-      await page.getByLabel('Its clock runs').selectOption('at once')
-      await page.getByRole('button', { name: 'Burn the pattern' }).click()
-      await page.getByRole('dialog').getByRole('checkbox').first().waitFor()
-      for (const box of await page.getByRole('dialog').getByRole('checkbox').all()) await box.check()
-      await page.getByRole('button', { name: 'I have checked all of these' }).click()
-      await page.getByRole('button', { name: 'Read it with the stand-in’s instruments' }).click()
-      await page.locator('[data-causes]').waitFor()
-      await page.getByRole('heading', { level: 1 }).click()
-    },
-  },
   { name: 'burns-tone', act: (page) => open(page, 'burns', 'tone') },
   { name: 'burns-cut', act: (page) => open(page, 'burns', 'cut') },
   { name: 'rotary-height', act: (page) => open(page, 'rotary', 'height') },
@@ -141,7 +127,8 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('listbox').getByRole('option').nth(6).click()
     },
   },
-  { name: 'safety', act: async (page) => open(page, 'safety', 'eyewear') },
+  { name: 'safety-reach', act: (page) => open(page, 'safety', 'reach') },
+  { name: 'log-line', act: (page) => open(page, 'log', 'line') },
 ]
 
 async function take(from: Browser, { name, dark, size, act }: Shot): Promise<void> {

@@ -1,10 +1,8 @@
 import { use, useEffect } from 'react'
 import { Navigate, useLocation } from 'react-router'
 import { addressOf, loadDomains, rememberPart, useBenchStore } from '../state'
-import { later, Parts, Sheet } from '../ui'
+import { Parts, Sheet } from '../ui'
 import type { PartDef, PartSheet, PartWords, StageDef } from '../ui/stage'
-
-const Unbuilt = later(async () => (await import('../screens/unbuilt/Unbuilt')).Unbuilt)
 
 /** What a stage shows, and what its parts say of themselves. */
 interface Fetched {
@@ -36,7 +34,7 @@ export function StagePage(props: { readonly benchId: string; readonly stage: Sta
   useEffect(() => {
     if (found !== undefined) rememberPart(stage.id, found.id)
   }, [stage, found])
-  if (first === undefined) return <Unbuilt stage={stage} />
+  if (first === undefined) return null
   // Asked for again while its sheet is still on its way, it leads on again: each visit has a key of its own.
   if (part === undefined) return <Navigate key={key} to={addressOf(benchId, stage.id, first.id) + location.hash} replace />
   if (found === undefined) return <NoPart stage={stage} name={part} benchId={benchId} />

@@ -2,7 +2,6 @@ import { NavLink } from 'react-router'
 import { STAGES } from '../screens/stages'
 import { addressOf, useAssumed, useBenchStore, useConsequences, useMarks, useSession } from '../state'
 import { VerdictMark } from '../ui'
-import type { StageDef } from '../ui/stage'
 
 /** The route: a tape measure with the stages as its marks, in the order of the work. */
 export function StageRoute({ benchId, current }: { readonly benchId: string; readonly current: string }) {
@@ -16,8 +15,7 @@ export function StageRoute({ benchId, current }: { readonly benchId: string; rea
   return (
     <nav aria-label="Route" className="no-print min-h-0 overflow-auto border-b border-ink bg-tape md:border-b-0 md:border-r">
       <ol className="m-0 flex list-none p-0 md:min-h-full md:flex-col">
-        {STAGES.map((stage, i) => {
-          const { id, name } = stage
+        {STAGES.map(({ id, name }, i) => {
           return (
             <Stop
               key={id}
@@ -25,8 +23,7 @@ export function StageRoute({ benchId, current }: { readonly benchId: string; rea
               name={name}
               number={i + 1}
               current={id === current}
-              dim={stage.soon !== undefined}
-              note={noteOf(stage, assumed.get(id)?.length ?? 0, stale.filter((it) => it.record.stage === id).length)}
+              note={noteOf(assumed.get(id)?.length ?? 0, stale.filter((it) => it.record.stage === id).length)}
               mark={<VerdictMark mark={(live ?? saved)[id] ?? null} pale={live === null && id !== current} />}
             />
           )
@@ -36,9 +33,8 @@ export function StageRoute({ benchId, current }: { readonly benchId: string; rea
   )
 }
 
-function noteOf({ soon }: StageDef, assumed: number, stale: number): string {
-  const parts = [stale > 0 ? `${stale} stale` : '', assumed > 0 ? `${assumed} assumed` : ''].filter(Boolean)
-  return parts.length > 0 ? parts.join(', ') : soon === undefined ? '' : 'not built yet'
+function noteOf(assumed: number, stale: number): string {
+  return [stale > 0 ? `${stale} stale` : '', assumed > 0 ? `${assumed} assumed` : ''].filter(Boolean).join(', ')
 }
 
 function Stop(props: {
@@ -47,15 +43,14 @@ function Stop(props: {
   readonly number: number
   readonly current: boolean
   readonly note: string
-  readonly dim: boolean
   readonly mark: React.ReactNode
 }) {
-  const { to, name, number, current, note, dim, mark } = props
+  const { to, name, number, current, note, mark } = props
   return (
     <li className={`relative shrink-0 md:min-h-[50px] md:flex-1 ${current ? 'bg-paper' : ''}`}>
       <NavLink
         to={to}
-        className={`flex h-full items-start gap-3 px-3.5 py-1 hover:text-teal md:pr-7 ${dim && !current ? 'text-second' : ''}`}
+        className={`flex h-full items-start gap-3 px-3.5 py-1 hover:text-teal md:pr-7`}
         aria-current={current ? 'page' : undefined}
       >
         <span className="min-w-0 flex-1 leading-tight">

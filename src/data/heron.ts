@@ -11,6 +11,7 @@ import { heronPlan } from './heronPlan'
 import { heronRecords } from './heronRecords'
 import { heronAir } from './heronAir'
 import { heronHousing } from './heronHousing'
+import { heronLog } from './heronLog'
 import { heronReach } from './heronReach'
 import { heronRound } from './heronRound'
 import { heronRotary } from './heronRotary'
@@ -154,6 +155,7 @@ export function heron(id = 'heron'): BenchBundle {
       markPower: { value: 0.24, typed: '24', typedUnit: 'percent', origin: 'measured', doubt: { kind: 'exact' }, at: RUN_MADE },
       runs: { [HERON_RUN]: heronRun },
       focusBy: HERON_FOCUS,
+      hours: stated(21.3 * 3600, '21.3', 'h', 0),
       trials: { ...blank.calibrate.trials, focus: { [HERON_FOCUS]: heronFocus } },
       applied: { x: HERON_RUN },
     },
@@ -178,6 +180,7 @@ export function heron(id = 'heron'): BenchBundle {
     rotary: heronRotary,
     housing: heronHousing,
     air: heronAir,
+    log: heronLog,
     reach: heronReach,
     round: heronRound,
     safety: {

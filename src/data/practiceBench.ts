@@ -25,6 +25,8 @@ export function practiceBench(grade: Grade, number: number, at: string): BenchBu
       trials: blank.calibrate.trials,
       markPower: blank.calibrate.markPower,
     },
+    log: blank.log,
+    faults: blank.faults,
     reach: blank.reach,
     round: blank.round,
     plan: blank.plan,

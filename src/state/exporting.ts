@@ -1,3 +1,4 @@
+import type { Bench } from '../core/document'
 import { accepted, type Outcome } from '../core/units'
 import type { BenchBundle, FileRow } from '../data'
 import { peekBench } from '../data/peek'
@@ -20,6 +21,12 @@ export async function exportFile(id: string): Promise<Outcome<{ readonly name: s
       `The bench could not be taken out: ${error instanceof Error ? error.message : String(error)}. Load the page again, then try once more.`,
     )
   }
+}
+
+/** A bench without its records, pictures and log: what another person can start from. */
+export function benchAlone(bench: Bench): Promise<{ readonly name: string; readonly bytes: Uint8Array }> {
+  const { log } = bench
+  return written({ bench: { ...bench, log: { ...log, entries: {} } }, records: [], files: [] })
 }
 
 /** The open bench as it stands here, with the records that any window has written; a stored one as it is stored. */

@@ -31,8 +31,6 @@ export interface StageDef {
   readonly id: StageId
   readonly name: string
   readonly question: string
-  /** Not built yet. */
-  readonly soon?: true
   /** In the order of the work; the first is open where the address names none. */
   readonly parts: readonly PartDef[]
   /** What works and judges what the parts show: fetched with them. */

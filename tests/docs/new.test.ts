@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest'
 import { newDomain } from '../../scripts/new/domain'
 import { newFact } from '../../scripts/new/fact'
 import { newFigure } from '../../scripts/new/figure'
-import { newStage } from '../../scripts/new/stage'
 import { Tree } from '../../scripts/new/tree'
 import { newVerdict } from '../../scripts/new/verdict'
 
@@ -46,15 +45,6 @@ describe('what npm run new writes', () => {
       (tree) => newVerdict(tree, 'optics.spotSmall', { margin: 'spotSmaller', stage: 'beam' }),
       ['src/core/optics/verdicts.ts'],
     ],
-    [
-      'a stage with one plate',
-      (tree) => newStage(tree, 'log', {}),
-      [
-        ...['stage.ts', 'words.ts', 'sheets.ts', 'Given.tsx', 'Plate.tsx', 'Side.tsx'].map((it) => `src/screens/log/${it}`),
-        'src/screens/stages.ts',
-        'scripts/screenshots.ts',
-      ],
-    ],
   ]
 
   it.each(cases)('%s: in the places where it goes, and well formed', (_, make, paths) => {
@@ -78,6 +68,5 @@ describe('what npm run new writes', () => {
   it('writes nothing where it does not fit, and says why', () => {
     expect(() => newFact(new Tree(), 'motion.axes.*.x', { after: 'nothing' }, false)).toThrow(/No slice/)
     expect(() => newFact(new Tree(), 'motion.axes.*.travel', { after: 'acceleration' }, false)).toThrow(/already/)
-    expect(() => newStage(new Tree(), 'motion', {})).toThrow(/still to come/)
   })
 })

@@ -26,6 +26,17 @@ import { si, toMaths } from '../tex'
 /** Shown formulas that are no expression in their symbols, and why. */
 const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
   'what is summed, counted or chosen stands in lists of the bench, not in symbols': [
+    ...[
+      'log.upkeepLeft',
+      'log.dueIn',
+      'log.pace',
+      'log.runningCost',
+      'housing.linesOut',
+      'round.tryLeft',
+      'reach.away',
+      'reach.there',
+    ],
+    ...['reach.beyondFocus', 'reach.glow', 'reach.freeBeam', 'reach.skin', 'reach.lightsWood'],
     ...['work.kerfNow', 'work.edgeRoom', 'work.travelRoom', 'work.lightRoom', 'work.burningSeconds', 'work.pictureTones'],
     ...[
       'work.cutChance',

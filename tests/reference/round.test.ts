@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { setAt, templateOf, type Choice } from '../../src/core/bench'
 import { DOMAINS, emptyBench, engineFor, judgeAll, type Bench } from '../../src/core/document'
+import { CAUSES, CAUSE_WORDS, SPEAKS } from '../../src/core/faults'
 import { portShape, baffleShape } from '../../src/core/housing'
 import { cautionsOf, roundSteps, tryShape, type Try } from '../../src/core/round'
 import { heron } from '../../src/data/heron'
@@ -96,5 +97,17 @@ describe('switches that darken the beam', () => {
   it('ask on a machine that has one and was never tried', () => {
     const wired = { ...built, round: empty.round }
     expect(judgeAll(engineFor(wired)).find((it) => it.def.id === 'round.switchTried')?.mark).toBe('unknown')
+  })
+})
+
+describe('what is wrong with a burn', () => {
+  it('leads to parts that there are, and is weighed by verdicts that there are', () => {
+    const verdicts = new Set(DOMAINS.flatMap((it) => it.verdicts).map((it) => it.id))
+    const parts = new Set(STAGES.flatMap((stage) => stage.parts.map((part) => `${stage.id}/${part.id}`)))
+    for (const cause of CAUSES) {
+      for (const id of SPEAKS[cause]) expect(verdicts, id).toContain(id)
+      const { at, proofAt } = CAUSE_WORDS[cause]
+      for (const part of [at, proofAt]) expect(parts, `${cause} ${part}`).toContain(part)
+    }
   })
 })

@@ -24,7 +24,9 @@ function startOf({ is }: Shape, given: Readonly<Record<string, unknown>> = {}): 
     case 'choice':
       return templateChoice(is.spec)
     case 'group': {
-      const made = Object.entries(is.parts).map(([key, part]) => [key, given[key] ?? startOf(part)] as const)
+      const made = Object.entries(is.parts).map(
+        ([key, part]) => [key, given[key] === undefined ? startOf(part) : given[key]] as const,
+      )
       return Object.fromEntries(made.filter(([, value]) => value !== undefined))
     }
     case 'many':

@@ -21,8 +21,10 @@ import { burnsShape } from '../burn'
 import { calibrateShape } from '../calibrate'
 import { controllerShape, linkCardShape } from '../controller'
 import { electricalShape } from '../electrical'
+import type { Faults } from '../faults'
 import { benchCardShape } from '../gcode'
 import type { Housing } from '../housing'
+import type { Log } from '../log'
 import { motionShape } from '../motion'
 import { opticsShape } from '../optics'
 import type { Reach } from '../reach'
@@ -42,6 +44,8 @@ export const lateSlices = {
   air: late<Air>(),
   reach: late<Reach>(),
   round: late<Round>(),
+  log: late<Log>(),
+  faults: late<Faults>(),
 }
 
 /** All of one machine: one document. */
@@ -69,6 +73,8 @@ export const benchShape = group({
   round: lateSlices.round,
   work: workShape,
   plan: planShape,
+  log: lateSlices.log,
+  faults: lateSlices.faults,
   output: group({ card: benchCardShape, link: linkCardShape }),
 })
 

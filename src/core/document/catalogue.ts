@@ -4,6 +4,7 @@ import { burnDomain } from '../burn'
 import { beamDomain, calibrateDomain, trialsDomain } from '../calibrate'
 import { electricalDomain } from '../electrical'
 import { housingDomain } from '../housing'
+import { logDomain } from '../log'
 import { mechanicsDomain, motionDomain } from '../motion'
 import { sheetsDomain } from '../nesting'
 import { lightDomain, opticsDomain } from '../optics'
@@ -43,6 +44,7 @@ export const DOMAINS: readonly Domain[] = [
   workDomain,
   turnedDomain,
   scheduleDomain,
+  logDomain,
 ]
 
 /** Every figure of the product. */

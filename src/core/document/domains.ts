@@ -52,6 +52,10 @@ export const DOMAIN_LOADERS = {
     return (await import('../work/turnedDomain')).turnedDomain
   },
   schedule: async () => (await import('../schedule/domain')).scheduleDomain,
+  log: async () => {
+    await loadLateSlices()
+    return (await import('../log/domain')).logDomain
+  },
 } as const satisfies Readonly<Record<string, () => Promise<Domain>>>
 
 export type DomainId = keyof typeof DOMAIN_LOADERS

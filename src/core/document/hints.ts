@@ -4,7 +4,9 @@ import { burnHints } from '../burn'
 import { calibrateHints } from '../calibrate'
 import { controllerHints } from '../controller'
 import { electricalHints } from '../electrical'
+import { faultsHints } from '../faults'
 import { housingHints } from '../housing'
+import { logHints } from '../log'
 import { motionHints } from '../motion'
 import { opticsHints } from '../optics'
 import { reachHints } from '../reach'
@@ -32,6 +34,8 @@ export const HINTS: Readonly<Record<string, string>> = {
   ...roundHints,
   ...workHints,
   ...planHints,
+  ...logHints,
+  ...faultsHints,
 }
 
 /** How the fact or choice at a path is found out, in a sentence; undefined where nothing need be said. */

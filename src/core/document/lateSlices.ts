@@ -1,5 +1,7 @@
 import { airShape } from '../air'
+import { faultsShape } from '../faults'
 import { housingShape } from '../housing'
+import { logShape } from '../log'
 import { reachShape } from '../reach'
 import { rotaryShape } from '../rotary'
 import { roundShape } from '../round'
@@ -11,3 +13,5 @@ lateSlices.housing.tell(housingShape)
 lateSlices.air.tell(airShape)
 lateSlices.reach.tell(reachShape)
 lateSlices.round.tell(roundShape)
+lateSlices.log.tell(logShape)
+lateSlices.faults.tell(faultsShape)

@@ -4,8 +4,10 @@ import { burnsMigrations } from '../burn'
 import { calibrateMigrations } from '../calibrate'
 import { controllerMigrations } from '../controller'
 import { electricalMigrations } from '../electrical'
+import { faultsMigrations } from '../faults'
 import { outputMigrations } from '../gcode'
 import { housingMigrations } from '../housing'
+import { logMigrations } from '../log'
 import { motionMigrations } from '../motion'
 import { opticsMigrations } from '../optics'
 import { planMigrations } from '../schedule'
@@ -35,6 +37,8 @@ export const SLICE_MIGRATIONS: Readonly<Record<string, readonly Migration[]>> = 
   reach: reachMigrations,
   round: roundMigrations,
   work: workMigrations,
+  log: logMigrations,
+  faults: faultsMigrations,
 }
 
 /** A bench one version on: what concerns all of it first, then each slice by its own step, from the bench as it was. */

@@ -98,6 +98,7 @@ export const reachShape = group(
       { part: 'reach', act: LENS },
     ),
     kept: choice({
+      part: 'reach',
       label: 'While it burns',
       options: { shut: 'the box is shut', open: 'the lid is open, or there is no box' },
     }),

@@ -66,7 +66,7 @@ function eyewear({ optics }: RoundView, { density, scale }: Asked): RoundStep {
   const words =
     density === null
       ? 'How dense it must be is not known yet.'
-      : `Certified for ${at} nm with an optical density of ${density} at least${scale === null ? '' : ` and LB ${scale} behind a D`}, to watch for 100 s (IEC 60825-1, EN 207), on everyone who can see the beam. No loupe, no lens.`
+      : `Certified for ${at} nm with an optical density of at least ${density}${scale === null ? '' : ` and LB ${scale} behind a D`}, to watch for 100 s (IEC 60825-1, EN 207), on everyone who can see the beam. No loupe, no lens.`
   return before({
     id: 'eyewear',
     head: 'Eyewear is on.',

@@ -40,6 +40,7 @@ export type Quantity =
   | 'wavelength'
   | 'irradiance'
   | 'radiantExposure'
+  | 'energy'
   | 'lightness'
   | 'wattsPerAmp'
   | 'electronVolts'
@@ -225,6 +226,11 @@ export const UNITS = {
   tone: { symbol: 'L*', quantity: 'lightness', scale: 1, words: ['l', 'l*'] },
   'W/A': { symbol: 'W/A', quantity: 'wattsPerAmp', scale: 1, words: ['mw/ma'] },
   eV: { symbol: 'eV', quantity: 'electronVolts', scale: 1 },
+  J: { symbol: 'J', quantity: 'energy', scale: 1, words: ['joule', 'joules'] },
+  kJ: { symbol: 'kJ', quantity: 'energy', scale: 1e3 },
+  MJ: { symbol: 'MJ', quantity: 'energy', scale: 1e6 },
+  Wh: { symbol: 'Wh', quantity: 'energy', scale: 3600 },
+  kWh: { symbol: 'kWh', quantity: 'energy', scale: 3.6e6 },
   dB: { symbol: 'dB', quantity: 'level', scale: 1, words: ['db(a)', 'dba'] },
   'steps/mm': { symbol: 'steps/mm', quantity: 'stepsPerLength', scale: 1, words: ['/mm', 'step/mm'] },
   'steps/in': { symbol: 'steps/in', quantity: 'stepsPerLength', scale: 1 / inch, words: ['/in', 'step/in'] },
@@ -279,6 +285,7 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
   wavelength: 'nm',
   irradiance: 'W/m2',
   radiantExposure: 'J/mm2',
+  energy: 'J',
   lightness: 'tone',
   wattsPerAmp: 'W/A',
   electronVolts: 'eV',
@@ -295,6 +302,7 @@ export const CORE_UNIT: Readonly<Record<Quantity, UnitId>> = {
 /** Where the unit that people expect is not the one the core keeps. */
 const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
   metric: {
+    energy: 'MJ',
     volume: 'litre',
     angle: 'deg',
     angularSpeed: 'deg/min',
@@ -304,6 +312,7 @@ const SHOWN: Readonly<Record<UnitSystem, Partial<Record<Quantity, UnitId>>>> = {
     moneyRate: 'perH',
   },
   inch: {
+    energy: 'MJ',
     angle: 'deg',
     angularSpeed: 'deg/min',
     inertia: 'gcm2',

@@ -1,3 +1,4 @@
+export * from './faults'
 export * from './air'
 export * from './calipers'
 export * from './fromAbove'

@@ -9,6 +9,9 @@ import { MaskSide } from './MaskSide'
 import { ToneGiven } from './ToneGiven'
 import { TonePlate } from './TonePlate'
 import { ToneSide } from './ToneSide'
+import { WrongGiven } from './WrongGiven'
+import { WrongPlate } from './WrongPlate'
+import { WrongSide } from './WrongSide'
 
 /** Burns: what power and speed for this material? */
 export const sheets = {
@@ -17,4 +20,5 @@ export const sheets = {
   depth: { plate: DepthPlate, given: DepthGiven, side: DepthSide },
   mask: { plate: MaskPlate, given: MaskGiven, side: MaskSide },
   expose: { plate: ExposePlate, given: ExposeGiven, side: ExposeSide },
+  wrong: { plate: WrongPlate, given: WrongGiven, side: WrongSide },
 }

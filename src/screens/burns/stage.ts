@@ -10,6 +10,7 @@ export const burns = stage({
     { id: 'depth', name: 'Depth' },
     { id: 'mask', name: 'Mask' },
     { id: 'expose', name: 'Exposure' },
+    { id: 'wrong', name: 'What is wrong', domains: ['motion', 'mechanics'] },
   ],
   domains: ['calibrate', 'optics', 'beam', 'burn', 'testcard', 'book'],
   words: async () => (await import('./words')).words,

@@ -19,6 +19,11 @@ export const words = {
     question: 'What dose does the board get?',
     about: 'A step wedge says what the board wants; the speed that gives it follows.',
   },
+  wrong: {
+    question: 'What is wrong with this burn?',
+    about:
+      'Say what it looks like, then read the one thing that tells most: causes are ranked, each leads to what mends it and what proves it.',
+  },
   cut: {
     question: 'How fast may this material be cut?',
     about:

@@ -70,7 +70,7 @@ export function whatNext(engine: Engine<Bench>, seen: Seen, system: UnitSystem):
     ...turning(bench),
     ...late(bench, seen.today),
     ...mending(engine, [...marked('look'), ...verdicts.filter(isElsewise)], system, 'mend'),
-    ...(isUntouched(bench) ? [] : [...housed(bench), ...breathing(bench)]),
+    ...(isUntouched(bench) ? [] : [...housed(bench), ...breathing(bench), ...peopled(bench), ...lookedAfter(bench)]),
   ]
 }
 
@@ -117,6 +117,32 @@ function breathing({ air }: Bench): readonly Todo[] {
       words: 'Say how the smoke is caught, and lay its way out',
       why: 'Whether it leaves, where fresh air comes in, and which fan is strong enough follow from it.',
       at: { part: 'air/duct' },
+    },
+  ]
+}
+
+/** Nobody has said who can be in the room. */
+function peopled({ reach, optics }: Bench): readonly Todo[] {
+  if (optics.power.value === null || Object.keys(reach.places).length > 0) return []
+  return [
+    {
+      kind: 'open',
+      words: 'Say where in the room eyes can be: seat, door, way past, pane',
+      why: 'How far the beam is above the limits is worked already; who stands within it is not known.',
+      at: { part: 'safety/reach' },
+    },
+  ]
+}
+
+/** It runs, and nothing of it is looked after. */
+function lookedAfter({ log, calibrate }: Bench): readonly Todo[] {
+  if (calibrate.hours.value === null || Object.keys(log.upkeep).length > 0) return []
+  return [
+    {
+      kind: 'open',
+      words: 'Say what is looked after, and how often: lens, rails, belts, filter',
+      why: 'The usual things are added with one key; what is due then stands here.',
+      at: { part: 'log/upkeep' },
     },
   ]
 }

@@ -1,29 +1,16 @@
-import { READINGS, SYMPTOMS, type Proof, type Reading, type Symptom } from './observed'
+import { HOW_READ, READINGS, SYMPTOMS, type Proof, type Reading, type Symptom } from './observed'
 import type { Evidence } from './rank'
 import type { Faults } from './slice'
 
 /** Shares that are typed as so much paler; the rest as so much wider or deeper. */
 const PALER: ReadonlySet<Reading> = new Set(['dark', 'uneven'])
-const LENGTHS: ReadonlySet<Reading> = new Set([
-  'gap',
-  'shiftSlow',
-  'shiftFast',
-  'slant',
-  'doubleSlow',
-  'doubleFast',
-  'missing',
-  'swing',
-  'rim',
-  'seam',
-])
-
 /**
  * A typed reading as the model has it: a length as it is, a share as a logarithm.
  * @param reading Which. @param value mm, or a share: 0.2 is a fifth wider, deeper or paler. Valid: shares above −0.99; paler ones below 0.99. Source: by definition.
  * @example asRead('width', 1) // 0.6931
  */
 export function asRead(reading: Reading, value: number): number {
-  if (LENGTHS.has(reading)) return value
+  if (HOW_READ[reading].unit === 'mm') return value
   return PALER.has(reading) ? -Math.log(Math.max(0.01, 1 - value)) : Math.log(Math.max(0.01, 1 + value))
 }
 

@@ -23,6 +23,7 @@ import { longestTurningTask } from './turning'
 import { timeScale } from './scale'
 import { heron } from '../src/data/heron'
 import { plover } from '../src/data/plover'
+import { timeLog } from './log'
 import { longestOrderTask } from './order'
 import { nestingShare, sweptShare, timeDrawing, timeScan, tourShare } from './work'
 
@@ -67,6 +68,7 @@ const nesting = nestingShare()
 const orderTask = await longestOrderTask(3)
 const turningTask = await longestTurningTask(3)
 const partsTask = await longestPartsTask(5)
+const log = await timeLog(3)
 const scale = timeScale(15)
 const edit = await timeEdits(15)
 const rows: readonly Row[] = [
@@ -219,6 +221,18 @@ const rows: readonly Row[] = [
     ratio: partsTask / 50,
     atMost: 1,
     detail: `${Math.round(partsTask)} ms, median of 5 visits; 0: none over 50 ms`,
+  },
+  {
+    what: 'a log of 10,000 records and 500 pictures opened, later than a short one, to 1 s',
+    ratio: log.laterMs / 1000,
+    atMost: 1,
+    detail: `${Math.round(log.laterMs)} ms, median of 3 visits; pictures of some 200 kB`,
+  },
+  {
+    what: 'longest task of the page while that log is scrolled, to 50 ms',
+    ratio: log.scrollMs / 50,
+    atMost: 1,
+    detail: `${Math.round(log.scrollMs)} ms, median of 3 visits; 0: none over 50 ms`,
   },
   {
     what: 'one edit of a bench five times the demo, answered by the page with its sheet drawn, to 16 ms',

@@ -90,13 +90,16 @@ function others({ round, reach }: RoundView): readonly RoundStep[] {
   return [before({ id: 'others', head, words, rests: ['reach.placeBeyond'], at: { part: 'safety/reach' } })]
 }
 
+const COVERED: Readonly<Record<string, string>> = {
+  shut: 'Lid or hood down all round, nothing caught under it.',
+  open: 'There is no shut box: the guard stands round the work, and eyewear stays on.',
+}
+
 function path({ reach, housing, rotary }: RoundView): RoundStep {
   const isShut = reach.kept.chosen === 'shut'
   const baffled = Object.values(housing.ports).some((it) => Object.keys(it.baffles).length > 0)
   const parts = [
-    isShut
-      ? 'Lid or hood down all round, nothing caught under it.'
-      : 'There is no shut box: the guard stands round the work, and eyewear stays on.',
+    COVERED[reach.kept.chosen ?? ''] ?? 'Box or guard closed all round the work; where there is none, eyewear stays on.',
     baffled ? 'Baffles stand in their places.' : '',
     'Nothing bright or glossy lies on the bed.',
     rotary.objects[rotary.inHand] === undefined ? '' : 'The object is held, and its handle comes round freely.',

@@ -1,3 +1,4 @@
+import type { Mark } from '../../core/bench'
 import { useRound, useSession, tickCaution, type RoundLook } from '../../state'
 import { OpenOf } from '../../ui/OpenOf'
 
@@ -5,20 +6,17 @@ import { OpenOf } from '../../ui/OpenOf'
 export function RoundPlate() {
   const looks = useRound()
   const of = (when: RoundLook['when']): readonly RoundLook[] => looks.filter((it) => it.when === when)
-  const open = looks.filter((it) => it.mark === 'stop').length
-  const doubtful = looks.filter((it) => it.mark === 'look' || it.mark === 'unknown').length
+  const counted = (mark: Mark): number => looks.filter((it) => it.mark === mark).length
   return (
     <figure className="mt-3 mb-0" data-plate="The round">
       <figcaption className="text-[14px]">
-        <strong className="font-[650]">
-          {open === 0
-            ? 'No stop stands against a burn.'
-            : open === 1
-              ? 'One thing stands against a burn.'
-              : `${open} things stand against a burn.`}
-        </strong>{' '}
+        <strong className="font-[650]">{sayOpen(counted('stop'), counted('unknown'))}</strong>{' '}
         <span className="text-second">
-          {doubtful === 0 ? '' : doubtful === 1 ? 'One is to be looked at twice. ' : `${doubtful} are to be looked at twice. `}
+          {counted('look') === 0
+            ? ''
+            : counted('look') === 1
+              ? 'One is to be looked at twice. '
+              : `${counted('look')} are to be looked at twice. `}
           What is ticked was looked at; nothing here calls a burn safe.
         </span>
       </figcaption>
@@ -28,6 +26,14 @@ export function RoundPlate() {
       </div>
     </figure>
   )
+}
+
+/** What stands against a burn; what is not known yet stands against it too. */
+function sayOpen(stops: number, unknown: number): string {
+  if (stops > 0) return stops === 1 ? 'One thing stands against a burn.' : `${stops} things stand against a burn.`
+  if (unknown > 0)
+    return `${unknown === 1 ? 'One thing is' : `${unknown} things are`} not known yet: keep the beam off until then.`
+  return 'No stop stands against a burn.'
 }
 
 function Column({ title, looks }: { readonly title: string; readonly looks: readonly RoundLook[] }) {

@@ -3,6 +3,7 @@ import { setAt, shownNumber, templateOf, type Mark } from '../core/bench'
 import type { Bench } from '../core/document'
 import {
   chancesOf,
+  cycleOf,
   evidenceOf,
   faultsShape,
   nextReadings,
@@ -30,15 +31,11 @@ export interface Found {
   readonly isAsked: boolean
 }
 
-/** Way of four full steps where nothing is known of the drive, mm: a belt of 2 mm on 20 teeth. */
-const USUAL_CYCLE = 0.8
-
-/** Four full steps of X as a way, mm: what a motor falls behind by at once. */
-function cycleOf(bench: Bench): number {
+/** What a motor of X falls behind by at once, mm. */
+function cycleOfX(bench: Bench): number {
   const { x } = scanIds(bench)
   const perMm = shownNumber(engineOf(bench).value(steps, x).result)
-  const micro = bench.motion.axes[x]?.microsteps.value
-  return perMm === null || micro == null || !(perMm > 0) ? USUAL_CYCLE : (4 * micro) / perMm
+  return cycleOf(bench.motion.axes[x]?.microsteps.value ?? null, perMm)
 }
 
 /** What the open bench says of a burn that came out badly. */
@@ -52,7 +49,7 @@ export function useFound(): Found | null {
     for (const { def, mark } of verdicts)
       if (rank.indexOf(mark) > rank.indexOf(worst.get(def.id) ?? 'unknown')) worst.set(def.id, mark)
     const turns = bench.rotary.objects[bench.rotary.inHand] !== undefined
-    const proof = proofOf(bench.faults, cycleOf(bench), turns)
+    const proof = proofOf(bench.faults, cycleOfX(bench), turns)
     const priors = priorsOf((id) => worst.get(id) ?? null, turns)
     const evidence = evidenceOf(bench.faults)
     const isAsked = Object.keys(evidence.seen).length + Object.keys(evidence.read).length > 0

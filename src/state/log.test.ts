@@ -31,6 +31,13 @@ describe('the log', () => {
     expect(Object.keys(bench().log.entries)).toHaveLength(before)
   })
 
+  it('what is too long is refused before a record is kept for its pictures', async () => {
+    const before = useBenchStore.getState().records.length
+    const said = await state.addEntry({ ...ENTRY, title: 'All wires', touched: 'x'.repeat(1010), pictures: [picture] })
+    expect(state.reasonOf(said)).toContain('10 signs too long')
+    expect(useBenchStore.getState().records).toHaveLength(before)
+  })
+
   it('pictures lie with a record of the same id, which stands on the time line once, and stays when the entry goes', async () => {
     expect(await state.addEntry({ ...ENTRY, title: 'Fan chafed', pictures: [picture] })).toEqual([])
     const [id] = Object.entries(bench().log.entries).find(([, it]) => it.title === 'Fan chafed')!

@@ -88,11 +88,21 @@ export interface EntryDraft {
   readonly pictures: readonly File[]
 }
 
+/** What an entry holds at most, and what to do about more. */
+const LONGEST = [
+  ['title', 120, 'say it in a line, and the rest below it.'],
+  ['text', 4000, 'part it into two entries.'],
+  ['touched', 1000, 'name fewer wires and parts, and the rest in the text.'],
+] as const
+
 /** Writes an entry into the log; its pictures are kept with a record of the same id. @returns What stands in the way. */
 export async function addEntry({ pictures, ...draft }: EntryDraft): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   if (draft.title.trim() === '') return told('Say in a line what happened: by that it is found again.')
+  // Refused before its pictures are kept: what is append-only would stand there without it.
+  const long = LONGEST.find(([key, most]) => draft[key].length > most)
+  if (long !== undefined) return told(`That is ${draft[long[0]].length - long[1]} signs too long: ${long[2]}`)
   const id = newId()
   if (pictures.length > 0) {
     const about = { stage: 'log', title: draft.title.trim(), note: draft.text, redo: '', beneath: [] }

@@ -3,7 +3,17 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { setAt, shownNumber, templateOf, type Fact } from '../../src/core/bench'
 import { emptyBench, engineFor, judgeAll, passportOf, type Bench } from '../../src/core/document'
-import { doneShape, entryShape, gathered, LANES, searched, upkeepShape, type Happening, type Upkeep } from '../../src/core/log'
+import {
+  alikeTo,
+  doneShape,
+  entryShape,
+  gathered,
+  LANES,
+  searched,
+  upkeepShape,
+  type Happening,
+  type Upkeep,
+} from '../../src/core/log'
 import { heron } from '../../src/data/heron'
 import { writePassport } from '../../src/data/passportCsv'
 
@@ -93,6 +103,7 @@ describe('money', () => {
 
   it('a piece costs material, wear, current and hands, and pays for what is spoilt', () => {
     // By hand: 2 h · (120/2000 + 20/100 + 0.2 kW · 0.25) = 0.12 + 0.40 + 0.10 = 0.62; (3 + 0.62 + 8)/0.8 = 14.525; · 1.25 = 18.15625.
+    expect(worked(bench, 'log.jobHands')).toBeCloseTo(8, 9)
     expect(worked(bench, 'log.jobWear')).toBeCloseTo(0.62, 9)
     expect(worked(bench, 'log.jobCost')).toBeCloseTo(14.525, 9)
     expect(worked(bench, 'log.jobPrice')).toBeCloseTo(18.156_25, 9)
@@ -137,6 +148,19 @@ describe('the time line', () => {
     expect(searched(rows, 'cafe nowhere', all)).toEqual([])
     expect(searched(rows, '', new Set(['repair'])).every((it) => it.lane === 'repair')).toBe(true)
     expect(searched(rows, '', all)).toHaveLength(10_000)
+  })
+
+  it('what is alike shares a longer word, without case and accents, the most shared first', () => {
+    const row = (id: string, title: string, at = START): Happening => ({ ...(rows[0] as Happening), id, title, text: '', at })
+    const all = [
+      row('a', 'Lüfter stopped'),
+      row('b', 'Lufter stopped by a wire'),
+      row('c', 'Belt of X'),
+      row('d', 'Wire', '2026-02-01T00:00:00.000Z'),
+    ]
+    expect(alikeTo(all, 'LUFTER wire stopped').map((it) => it.id)).toEqual(['b', 'a', 'd'])
+    expect(alikeTo(all, 'of X')).toEqual([])
+    expect(alikeTo(all, '')).toEqual([])
   })
 
   it('any search gives some of the rows, each holding what was asked for (property)', () => {

@@ -33,3 +33,18 @@ export function evidenceOf({ seen, read }: Faults): Evidence {
 export function proofOf({ slow, fast }: Faults, cycle: number, turns: boolean): Proof {
   return { side: 60, slow: slow.value ?? 20, fast: fast.value ?? 100, passes: 5, cycle, over: 8, turns }
 }
+
+/** Way of four full steps where nothing is known of the drive, mm: a belt of 2 mm on 20 teeth. */
+const USUAL_CYCLE = 0.8
+const FULL_STEPS = 4
+
+/**
+ * What a motor falls behind by at once: four full steps as a way.
+ * @param microsteps Of the driver; null: not known. @param perMm Steps for a millimetre; null: not known.
+ * @returns mm. Valid: any; what is not more than 0 counts as not known. Source: one cycle of a winding is four full steps (common practice).
+ * @example cycleOf(16, 80) // 0.8
+ */
+export function cycleOf(microsteps: number | null, perMm: number | null): number {
+  if (microsteps === null || perMm === null || !(perMm > 0) || !(microsteps > 0)) return USUAL_CYCLE
+  return (FULL_STEPS * microsteps) / perMm
+}

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { asRead, CAUSE_WORDS, CAUSES, priorsOf, SPEAKS, symptomStrokes, SYMPTOMS, type Proof } from '.'
+import { asRead, cycleOf, CAUSE_WORDS, CAUSES, priorsOf, SPEAKS, symptomStrokes, SYMPTOMS, type Proof } from '.'
 
 const PROOF: Proof = { side: 60, slow: 20, fast: 100, passes: 5, cycle: 0.8, over: 8, turns: true }
 
@@ -35,4 +35,12 @@ it('what the bench has measured good is less likely, what is bad more, and nothi
 
 it('each cause says what mends it and what proves it', () => {
   for (const cause of CAUSES) for (const words of Object.values(CAUSE_WORDS[cause])) expect(words.length).toBeGreaterThan(3)
+})
+
+it('four full steps are a way by microsteps and steps for a millimetre; without them a usual belt', () => {
+  // 2 mm on 20 teeth, 200 full steps: 40 mm a turn, 0.2 mm a full step (common practice).
+  expect(cycleOf(16, 80)).toBeCloseTo(0.8, 12)
+  expect(cycleOf(32, 160)).toBeCloseTo(0.8, 12)
+  expect(cycleOf(null, 80)).toBe(0.8)
+  expect(cycleOf(16, 0)).toBe(0.8)
 })

@@ -190,17 +190,28 @@ export const jobWear = figure({
   },
 })
 
+export const jobHands = figure({
+  id: 'log.jobHands',
+  label: 'Own hands of a job',
+  quantity: 'money',
+  formula: 'g = \\dfrac{\\v{t}\\,\\v{u}}{3600}',
+  symbols: { t: 'log.job.hands', u: 'log.job.hour' },
+  source: 'By definition; an hour has 3600 s.',
+  doubt: 'nudge',
+  work: (view): number => (view.bench.log.job.hands / 3600) * view.bench.log.job.hour,
+})
+
 export const jobCost = figure({
   id: 'log.jobCost',
   label: 'A good piece costs',
   quantity: 'money',
-  formula: 'c = \\dfrac{\\v{m} + \\v{w} + \\dfrac{\\v{g}\\,\\v{u}}{3600}}{1 - \\v{q}}',
-  symbols: { m: 'log.job.material', w: '=log.jobWear', g: 'log.job.hands', u: 'log.job.hour', q: 'log.job.spoilt' },
+  formula: 'c = \\dfrac{\\v{m} + \\v{w} + \\v{g}}{1 - \\v{q}}',
+  symbols: { m: 'log.job.material', w: '=log.jobWear', g: '=log.jobHands', q: 'log.job.spoilt' },
   source: 'By definition; what is spoilt is paid for by what is good.',
   doubt: 'nudge',
   work(view): number {
-    const { material, hands, hour, spoilt } = view.bench.log.job
-    return (material + view.figure(jobWear) + (hands / 3600) * hour) / (1 - spoilt)
+    const { material, spoilt } = view.bench.log.job
+    return (material + view.figure(jobWear) + view.figure(jobHands)) / (1 - spoilt)
   },
 })
 

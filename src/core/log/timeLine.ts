@@ -49,6 +49,20 @@ export function searched(rows: readonly Happening[], words: string, lanes: Reado
     .sort((p, q) => (p.at === q.at ? p.id.localeCompare(q.id) : q.at < p.at ? -1 : 1))
 }
 
+/**
+ * Rows that share words with what is typed, the most shared words first, then the newest.
+ * @param rows Any rows. @param typed What is being written; words of four signs or more count.
+ * Valid: any text. Source: by definition.
+ */
+export function alikeTo(rows: readonly Happening[], typed: string): readonly Happening[] {
+  const asked = [...new Set(plain(typed).match(/[\p{L}\p{N}]{4,}/gu) ?? [])]
+  return rows
+    .map((row) => ({ row, shared: asked.filter((it) => plainOf(row).includes(it)).length }))
+    .filter((it) => it.shared > 0)
+    .sort((p, q) => q.shared - p.shared || q.row.at.localeCompare(p.row.at))
+    .map((it) => it.row)
+}
+
 /** What a column of the drawn time line holds. */
 export interface Column {
   readonly lane: Lane

@@ -3,6 +3,7 @@ import { LANES, type Happening } from '../../core/log'
 import { addEntry, DONE, isDone, removeEntry, useBenchStore } from '../../state'
 import { Findings, LongList, Panel, PicturesField, TakeAway } from '../../ui'
 import { askFor, LANE_WORDS, toggleLane, useAsked } from './asked'
+import { amountOf, blankNote, draftNote, useDrafts } from './drafts'
 import { PicturesOf } from './PicturesOf'
 import { useHappenings } from './useHappenings'
 
@@ -73,25 +74,17 @@ function Row({ row }: { readonly row: Happening }) {
 }
 
 function Note() {
-  const [kind, setKind] = useState<'note' | 'bought' | 'job'>('note')
-  const [title, setTitle] = useState('')
-  const [text, setText] = useState('')
-  const [cost, setCost] = useState('')
-  const [pictures, setPictures] = useState<readonly File[]>([])
+  const { kind, title, text, cost, pictures } = useDrafts().note
   const [told, setTold] = useState(DONE)
   const keep = async (): Promise<void> => {
-    const price = cost.trim() === '' ? null : Number(cost.replace(',', '.'))
-    if (price !== null && !(price >= 0)) {
+    const price = amountOf(cost)
+    if (Number.isNaN(price)) {
       setTold([{ code: 'price', severity: 'error', message: `“${cost}” is no price: write it as 12.50, or leave it blank.` }])
       return
     }
     const said = await addEntry({ kind, title, text, touched: '', minutes: null, cost: price, pictures })
     setTold(said)
-    if (!isDone(said)) return
-    setTitle('')
-    setText('')
-    setCost('')
-    setPictures([])
+    if (isDone(said)) blankNote()
   }
   return (
     <Panel title="Write something down" className="no-print">
@@ -99,7 +92,7 @@ function Note() {
         <div className="flex flex-wrap gap-3">
           {(['note', 'bought', 'job'] as const).map((it) => (
             <label key={it} className="flex min-h-8 items-center gap-1.5">
-              <input type="radio" name="entry-kind" checked={kind === it} onChange={() => setKind(it)} />
+              <input type="radio" name="entry-kind" checked={kind === it} onChange={() => draftNote({ kind: it })} />
               {it === 'note' ? 'a note' : it === 'bought' ? 'something bought' : 'a job done'}
             </label>
           ))}
@@ -110,7 +103,7 @@ function Note() {
             className="input block w-full text-[13.5px] text-ink"
             value={title}
             maxLength={120}
-            onChange={(event) => setTitle(event.target.value)}
+            onChange={(event) => draftNote({ title: event.target.value })}
           />
         </label>
         <label className="text-[12px] text-second">
@@ -120,7 +113,7 @@ function Note() {
             rows={2}
             maxLength={4000}
             value={text}
-            onChange={(event) => setText(event.target.value)}
+            onChange={(event) => draftNote({ text: event.target.value })}
           />
         </label>
         <label className="text-[12px] text-second">
@@ -129,10 +122,10 @@ function Note() {
             className="input num block w-32 text-[13.5px] text-ink"
             inputMode="decimal"
             value={cost}
-            onChange={(event) => setCost(event.target.value)}
+            onChange={(event) => draftNote({ cost: event.target.value })}
           />
         </label>
-        <PicturesField label="Add pictures" pictures={pictures} change={setPictures} />
+        <PicturesField label="Add pictures" pictures={pictures} change={(chosen) => draftNote({ pictures: chosen })} />
         <div>
           <button type="button" className="button button-first" onClick={() => void keep()}>
             Write it down

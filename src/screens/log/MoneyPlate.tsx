@@ -1,6 +1,6 @@
 import { shownNumber, type FigureDef } from '../../core/bench'
 import type { Bench } from '../../core/document'
-import { jobCost, jobPrice, jobWear, spentInAll } from '../../core/log'
+import { jobCost, jobHands, jobPrice, jobWear, spentInAll } from '../../core/log'
 import { printFixed } from '../../core/units'
 import { engineOf, shownBench, useBenchStore } from '../../state'
 
@@ -14,8 +14,8 @@ export function MoneyPlate() {
   }
   const [inAll, wear, cost, price] = [value(spentInAll), value(jobWear), value(jobCost), value(jobPrice)]
   const ready = bench.plan.readyPrice.value
-  const { material, hands, hour } = bench.log.job
-  const own = hands.value === null || hour.value === null ? null : (hands.value / 3600) * hour.value
+  const own = value(jobHands)
+  const { material } = bench.log.job
   const isMissing = material.value === null || wear === null || own === null || cost === null || price === null
   return (
     <figure className="keep-together mt-4 mb-0 grid gap-4" data-plate="Money">

@@ -1,4 +1,4 @@
-import { againstBought, jobCost, jobPrice, jobWear, perHour, runningCost, spentInAll } from '../../core/log'
+import { againstBought, jobCost, jobHands, jobPrice, jobWear, perHour, runningCost, spentInAll } from '../../core/log'
 import { FigureRow, Panel, Side } from '../../ui'
 
 /** What was spent, and what a job costs. */
@@ -13,6 +13,7 @@ export function MoneySide() {
       </Panel>
       <Panel title="Worked, a job">
         <FigureRow def={jobWear} args={[]} />
+        <FigureRow def={jobHands} args={[]} />
         <FigureRow def={jobCost} args={[]} />
         <FigureRow def={jobPrice} args={[]} />
       </Panel>

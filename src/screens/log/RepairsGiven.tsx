@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { addEntry, DONE, isDone, touchables, useBenchStore, type Told } from '../../state'
 import { Findings, Panel, PicturesField } from '../../ui'
-import { blankRepair, draftRepair, useRepairDraft } from './repairDraft'
+import { amountOf, blankRepair, draftRepair, useDrafts } from './drafts'
 
 /** What was done, which wires and parts, pictures before and after, the time. */
 export function RepairsGiven() {
   const bench = useBenchStore((it) => it.bench)
-  const draft = useRepairDraft()
+  const draft = useDrafts().repair
   const [told, setTold] = useState<Told>(DONE)
   if (bench === null) return null
   const names = touchables(bench)
@@ -14,10 +14,10 @@ export function RepairsGiven() {
   const toggle = (name: string): void =>
     draftRepair({ touched: (touched.includes(name) ? touched.filter((it) => it !== name) : [...touched, name]).join('; ') })
   const keep = async (): Promise<void> => {
-    const [minutes, cost] = [draft.minutes, draft.cost].map((it) => (it.trim() === '' ? null : Number(it.replace(',', '.'))))
+    const [minutes, cost] = [amountOf(draft.minutes), amountOf(draft.cost)]
     const wrong = [
-      ...(minutes != null && !(minutes >= 0) ? [`“${draft.minutes}” are no minutes: write a number, or leave it blank.`] : []),
-      ...(cost != null && !(cost >= 0) ? [`“${draft.cost}” is no price: write it as 12.50, or leave it blank.`] : []),
+      ...(Number.isNaN(minutes) ? [`“${draft.minutes}” are no minutes: write a number, or leave it blank.`] : []),
+      ...(Number.isNaN(cost) ? [`“${draft.cost}” is no price: write it as 12.50, or leave it blank.`] : []),
     ]
     if (wrong.length > 0) {
       setTold(wrong.map((message) => ({ code: 'number', severity: 'error', message })))
@@ -32,8 +32,8 @@ export function RepairsGiven() {
       title: draft.title,
       text: draft.text,
       touched: draft.touched,
-      minutes: minutes ?? null,
-      cost: cost ?? null,
+      minutes,
+      cost,
       pictures: named,
     })
     setTold(said)

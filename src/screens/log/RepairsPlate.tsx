@@ -1,13 +1,13 @@
-import { searched, type Happening } from '../../core/log'
+import { alikeTo, searched, type Happening } from '../../core/log'
 import { happenings, useBenchStore } from '../../state'
 import { PicturesOf } from './PicturesOf'
-import { useRepairDraft } from './repairDraft'
+import { useDrafts } from './drafts'
 
 /** Repairs that were made before: those that hold a word of what is typed come first. */
 export function RepairsPlate() {
   const bench = useBenchStore((it) => it.bench)
   const records = useBenchStore((it) => it.records)
-  const { title, touched } = useRepairDraft()
+  const { title, touched } = useDrafts().repair
   if (bench === null) return null
   const all = happenings(bench, records)
   const repairs = searched(all, '', new Set(['repair']))
@@ -34,19 +34,6 @@ export function RepairsPlate() {
       </ul>
     </figure>
   )
-}
-
-/** Those that share a word of four letters or more, the most shared words first. */
-function alikeTo(repairs: readonly Happening[], typed: string): readonly Happening[] {
-  const asked = [...new Set(typed.toLowerCase().match(/[\p{L}\p{N}]{4,}/gu) ?? [])]
-  return repairs
-    .map((repair) => ({
-      repair,
-      shared: asked.filter((it) => `${repair.title} ${repair.text}`.toLowerCase().includes(it)).length,
-    }))
-    .filter((it) => it.shared > 0)
-    .sort((p, q) => q.shared - p.shared)
-    .map((it) => it.repair)
 }
 
 function Before({

@@ -5,6 +5,7 @@ import {
   addUsualUpkeep,
   doUpkeep,
   DONE,
+  isDone,
   removeOfLog,
   renameUpkeep,
   upkeepCalendar,
@@ -129,8 +130,7 @@ function Row({ id, upkeep }: { readonly id: string; readonly upkeep: Upkeep }) {
           className="button"
           aria-label={`Done now: ${upkeep.name}`}
           onClick={() => {
-            doUpkeep(id, note)
-            setNote('')
+            if (isDone(doUpkeep(id, note))) setNote('')
           }}
         >
           Done now

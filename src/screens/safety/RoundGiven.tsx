@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Tried, Try } from '../../core/round'
-import { DONE, keepRound, noteTry, removeSwitchTry, useBenchStore, useRound } from '../../state'
+import { DONE, isDone, keepRound, noteTry, removeSwitchTry, useBenchStore, useRound } from '../../state'
 import { ChoiceField, FactField, Findings, Panel, PlainField, SelectOf, Sentence, TakeAway } from '../../ui'
 import { AfterBurn } from './AfterBurn'
 
@@ -45,10 +45,12 @@ function Tries({ tries }: { readonly tries: Readonly<Record<string, Try>> }) {
   const [what, setWhat] = useState<Tried>('interlock')
   const [went, setWent] = useState<Try['went']>('dark')
   const [note, setNote] = useState('')
+  const [told, setTold] = useState(DONE)
   const rows = Object.entries(tries).sort(([, p], [, q]) => q.at.localeCompare(p.at))
   const add = (): void => {
-    noteTry(what, went, note)
-    setNote('')
+    const said = noteTry(what, went, note)
+    setTold(said)
+    if (isDone(said)) setNote('')
   }
   return (
     <Panel title="Given, switches that were tried">
@@ -86,6 +88,7 @@ function Tries({ tries }: { readonly tries: Readonly<Record<string, Try>> }) {
           Write the try down
         </button>
       </div>
+      <Findings findings={told} />
     </Panel>
   )
 }

@@ -29,6 +29,7 @@ const DOMAINS = [
   'cost',
   'workshop',
   'document',
+  'course',
 ]
 const LAYERS = ['core', 'workers', 'data', 'devices', 'state', 'ui', 'screens', 'app']
 // What each layer may import besides itself.

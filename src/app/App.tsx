@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { Route, Router, Routes } from 'react-router'
 import { NotFound } from '../screens/notFound/NotFound'
-import { startAutosave, useSettings } from '../state'
+import { COURSE_PAGE, startAutosave, useSettings } from '../state'
 import { Boundary, later } from '../ui'
 import { BenchPage } from './BenchPage'
 import { Crash } from './Crash'
@@ -13,6 +13,7 @@ import { Overlays } from './Overlays'
 
 /** Who comes straight to a bench does not wait for the list of them. */
 const Start = later(async () => (await import('../screens/start/Start')).Start)
+const Course = later(async () => (await import('../screens/course/Course')).Course)
 
 export function App() {
   const theme = useSettings((it) => it.theme)
@@ -37,6 +38,7 @@ function Pages() {
     <Router navigator={navigator} location={location} navigationType={type}>
       <Routes>
         <Route path="/" element={<Start />} />
+        <Route path={COURSE_PAGE} element={<Course />} />
         <Route path="/bench/:benchId/:stage?/:part?" element={<BenchPage />} />
         <Route path="*" element={<NotFound />} />
       </Routes>

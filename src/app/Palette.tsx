@@ -7,6 +7,7 @@ import {
   addressOf,
   addressOfFact,
   editBench,
+  COURSE_PAGE,
   isDone,
   isOnNameplate,
   NEXT,
@@ -129,6 +130,7 @@ function alsoOf(path: string): { readonly also?: string } {
 function commands(bench: Bench | null, go: (to: string) => () => void): Entry[] {
   const always: Entry[] = [
     { words: 'All benches', run: go('/') },
+    { words: 'The practice course', also: 'lessons learn train score', run: go(COURSE_PAGE) },
     { words: 'Open the demo bench', run: () => void openDemo().then((it) => it.ok && go(`/bench/${it.value}/motion`)()) },
     {
       words: 'Open the retrofit demo',

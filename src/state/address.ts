@@ -14,3 +14,6 @@ export function addressOfFact(benchId: string, path: Path): string {
   const { stage = 'motion', part = null } = placeOf(path) ?? {}
   return addressOf(benchId, stage, part)
 }
+
+/** The address of the course, which belongs to no bench. */
+export const COURSE_PAGE = '/course'

@@ -2,6 +2,7 @@ import type { Finding, Outcome } from '../core/units'
 import { recordOf, type BenchRecord } from '../core/bench'
 import { practiceId, type Bench } from '../core/document'
 import type { Grade } from '../core/workshop'
+import { lessonBenchId, type LessonId } from '../core/course'
 import { copyBundle } from '../data/copy'
 import type { BenchBundle, BenchSummary, FileRow, RawBench, SaveResult } from '../data'
 import { closeInStore, openUnsaved, useBenchStore, type SaveState } from './benchStore'
@@ -35,6 +36,13 @@ export async function openPractice(grade: Grade, number: number): Promise<Outcom
   const id = practiceId(grade, number)
   if (await isHere(id)) return { ok: true, value: id, findings: [] }
   return keepOrShow((await import('../data/practiceBench')).practiceBench(grade, number, new Date().toISOString()))
+}
+
+/** Opens the bench of a lesson and a number: the one that is here, or a new one. */
+export async function openLesson(lesson: LessonId, number: number): Promise<Outcome<string>> {
+  const id = lessonBenchId(lesson, number)
+  if (await isHere(id)) return { ok: true, value: id, findings: [] }
+  return keepOrShow((await import('../data/lessonBench')).lessonBench(lesson, number, new Date().toISOString()))
 }
 
 /** Opens the second demo, the retrofit: the one that is here, or a new one. */

@@ -18,18 +18,20 @@ import {
 import { axisIds, practiceOf, type Bench } from '../core/document'
 import { steps } from '../core/motion'
 import type { Finding } from '../core/units'
-import type {
-  AirAsked,
-  AirSaid,
-  FromAbove,
-  MeterCircuit,
-  Reading,
-  ReadOut,
-  StandInFault,
-  StandInSpec,
-  Turning,
+import { faultsOfLesson, lessonOf } from '../core/course'
+import {
+  drawFans,
+  type AirAsked,
+  type AirSaid,
+  type FromAbove,
+  type MeterCircuit,
+  type Reading,
+  type ReadOut,
+  type StandInFault,
+  type StandInSpec,
+  type Turning,
 } from '../core/workshop'
-import type { BedBox, ClockRate, Metered, WorkshopWorker } from '../workers/workshop.worker'
+import type { BedBox, ClockRate, Metered, StandInStart, WorkshopWorker } from '../workers/workshop.worker'
 import { openSerialPort } from '../devices'
 import { HERON_SETTINGS, HERON_STAND_IN } from '../data/standIn'
 import { useBenchStore } from './benchStore'
@@ -105,6 +107,20 @@ export function specOf(bench: Bench): StandInSpec | string {
   }
 }
 
+/** Which machine a bench practises on, and what is given to it. @param asked Its number where the bench has none of its own. */
+function practisedBy(benchId: string, asked: number): Pick<StandInStart, 'number' | 'practice' | 'air'> {
+  const lesson = lessonOf(benchId)
+  const grade = lesson === null ? practiceOf(benchId)?.grade : 1
+  const number = lesson?.number ?? practiceOf(benchId)?.number ?? asked
+  if (grade === undefined) return { number, practice: null, air: null }
+  const given = lesson === null ? null : faultsOfLesson(lesson.lesson)
+  return {
+    number,
+    practice: { grade, given, mends: mendsOf(benchId) },
+    air: lesson?.lesson === 'fan' ? drawFans(number).air : null,
+  }
+}
+
 /** How long the stand-in's code may take to come and start, ms. */
 const START_PATIENCE = 10_000
 
@@ -118,9 +134,7 @@ export async function connectStandIn(asked: number, rate: ClockRate, fault: Stan
   if (bench === null) return NO_BENCH
   const spec = specOf(bench)
   if (typeof spec === 'string') return told(spec)
-  const practised = practiceOf(bench.id)
-  const number = practised?.number ?? asked
-  const practice = practised === null ? null : { grade: practised.grade, mends: mendsOf(bench.id) }
+  const { number, practice, air } = practisedBy(bench.id, asked)
   const worker = new Worker(new URL('../workers/workshop.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<WorkshopWorker>(worker)
   useMachine.setState({ ...NOT_CONNECTED, link: 'opening', rate })
@@ -148,7 +162,7 @@ export async function connectStandIn(asked: number, rate: ClockRate, fault: Stan
   const begun = await startedOr(
     worker,
     remote.start(
-      { spec, number, settings, fault, rate, noise, practice },
+      { spec, number, settings, fault, rate, noise, practice, air },
       Comlink.proxy((line: string) => hear(line)),
     ),
   )

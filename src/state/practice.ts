@@ -1,4 +1,4 @@
-import { practiceOf, scorePractice, type Bench, type PracticeScore } from '../core/document'
+import { isPracticeId, practiceOf, scorePractice, type Bench, type PracticeScore } from '../core/document'
 import { drawPractice, type Mend, type PracticeMachine } from '../core/workshop'
 import { useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
@@ -11,7 +11,7 @@ import { DONE, NO_BENCH, told, type Told } from './told'
 export async function mendPractice(mend: Mend): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
-  if (practiceOf(bench.id) === null) return told('This is no practice machine: mend it at the machine itself.')
+  if (!isPracticeId(bench.id)) return told('This is no practice machine: mend it at the machine itself.')
   const { link, running, rate } = useMachine.getState()
   if (running) return told('It is running; stop it first.')
   keepPractised(bench.id, { mends: [...mendsOf(bench.id), { ...mend, at: new Date().toISOString() }] })

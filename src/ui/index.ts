@@ -1,3 +1,4 @@
+export * from './BeginLesson'
 export * from './Boundary'
 export * from './ChoiceField'
 export * from './download'

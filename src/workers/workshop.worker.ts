@@ -28,8 +28,10 @@ import {
   type FromAbove,
   type Grade,
   type Hidden,
+  type HiddenAir,
   type Mark,
   type Mend,
+  type PracticeFault,
   type MeterCircuit,
   type Random,
   type Reading,
@@ -48,8 +50,14 @@ export interface StandInStart {
   readonly number: number
   readonly settings: Readonly<Record<string, string>>
   readonly fault: StandInFault | null
-  /** A practice machine of this grade, and what was done to it with a spanner. */
-  readonly practice: { readonly grade: Grade; readonly mends: readonly Mend[] } | null
+  /** A practice machine of this grade, the faults that a lesson gives it, and what was done to it with a spanner. */
+  readonly practice: {
+    readonly grade: Grade
+    readonly given: readonly PracticeFault[] | null
+    readonly mends: readonly Mend[]
+  } | null
+  /** Its box and duct, where a lesson has its own. */
+  readonly air: HiddenAir | null
   readonly rate: ClockRate
   /** Draws the noise of the calipers: another number, other noise. */
   readonly noise: number
@@ -111,6 +119,7 @@ const CALIPERS = { max: 150, resolution: 0.01 }
 let standIn: StandIn | null = null
 let noise: Random = seeded(1)
 let number = 1
+let air: HiddenAir | null = null
 let rate: ClockRate = 1
 let timer: ReturnType<typeof setInterval> | undefined
 
@@ -141,9 +150,10 @@ const api: WorkshopWorker = {
   start(options, hear) {
     rate = options.rate
     number = options.number
+    air = options.air
     noise = seeded(options.noise)
     const { practice, spec } = options
-    const hidden = practice?.mends.reduce(mended, drawPractice(number, practice.grade, spec).hidden)
+    const hidden = practice?.mends.reduce(mended, drawPractice(number, practice.grade, spec, practice.given).hidden)
     standIn = createStandIn({ ...options, say: hear, ...(hidden === undefined ? {} : { hidden }) })
   },
   receive(line) {
@@ -205,7 +215,7 @@ const api: WorkshopWorker = {
     return standIn === null ? null : { value: dialOf(rotary, angle, noise), u: rotary.dial }
   },
   air(asked) {
-    return standIn === null ? null : readingOfAir(drawAir(number), asked, noise)
+    return standIn === null ? null : readingOfAir(air ?? drawAir(number), asked, noise)
   },
   light(watts, share) {
     if (standIn === null) return null

@@ -83,27 +83,28 @@ interface Practised {
 
 /**
  * How far a practice machine's true behaviour is from the ideal, what was done in vain and what is unproved.
+ * @param it What is scored. @param wanted On what; all that there is, if nothing is said.
  * @throws {RangeError} where the bench's card cannot write the outlines that closure is tried with.
  */
-export function scorePractice(it: Practised): PracticeScore {
+export function scorePractice(it: Practised, wanted: readonly Aspect[] = ASPECTS): PracticeScore {
   const { machine, number, settings, mends, bench, engine } = it
   const hidden = afterMends(machine, mends)
   const { calibrate } = bench
   const half = shownNumber(engine.value(powerForLight, '50').result)
   const { slip, loose } = hidden.faults
-  const offs: Readonly<Record<Aspect, number | null>> = {
-    scale: Math.max(
-      ...(['x', 'y'] as const).map((axis) => Math.abs(Number(settings[`${axis}/steps`]) * hidden.mmPerStep[axis] - 1)),
-    ),
-    square: Math.abs(hidden.skewRad),
-    backlash: Math.max(
-      hidden.play.x + (loose?.axis === 'x' ? loose.mm : 0),
-      hidden.play.y + (loose?.axis === 'y' ? loose.mm : 0),
-      slip === undefined ? 0 : slip.share * 100,
-    ),
-    power: half === null ? null : Math.abs(half - hiddenShareFor(0.5, number)),
-    delay: Math.abs(hidden.delay.on - bench.output.card.afterOn),
-    closure: trueGap(it, hidden),
+  const offs: Readonly<Record<Aspect, () => number | null>> = {
+    scale: () =>
+      Math.max(...(['x', 'y'] as const).map((axis) => Math.abs(Number(settings[`${axis}/steps`]) * hidden.mmPerStep[axis] - 1))),
+    square: () => Math.abs(hidden.skewRad),
+    backlash: () =>
+      Math.max(
+        hidden.play.x + (loose?.axis === 'x' ? loose.mm : 0),
+        hidden.play.y + (loose?.axis === 'y' ? loose.mm : 0),
+        slip === undefined ? 0 : slip.share * 100,
+      ),
+    power: () => (half === null ? null : Math.abs(half - hiddenShareFor(0.5, number))),
+    delay: () => Math.abs(hidden.delay.on - bench.output.card.afterOn),
+    closure: () => trueGap(it, hidden),
   }
   const last = (acts: readonly Mend['act'][]): string =>
     mends
@@ -132,8 +133,8 @@ export function scorePractice(it: Practised): PracticeScore {
     delay: trialAt('delay') !== undefined,
     closure: since(trialAt('outline'), ['snug', 'belt', 'pulley', 'square']),
   }
-  const aspects = ASPECTS.map((aspect): AspectScore => {
-    const off = offs[aspect]
+  const aspects = wanted.map((aspect): AspectScore => {
+    const off = offs[aspect]()
     const good = GOOD[aspect]
     return { aspect, off, good, points: off === null ? 0 : pointsFor(off, good), isProved: proved[aspect] }
   })

@@ -28,9 +28,14 @@ const COUNT: Readonly<Record<Grade, number>> = { 1: 0, 2: 1, 3: 2 }
 /**
  * Draws a practice machine: the same number and grade hide the same. The first grade has what every machine has; the second
  * one fault besides, the third two.
- * @param number Whole. @param spec What it is built as.
+ * @param number Whole. @param spec What it is built as. @param given These faults and no others, as a lesson gives them.
  */
-export function drawPractice(number: number, grade: Grade, spec: StandInSpec): PracticeMachine {
+export function drawPractice(
+  number: number,
+  grade: Grade,
+  spec: StandInSpec,
+  given: readonly PracticeFault[] | null = null,
+): PracticeMachine {
   const random = seeded(number * 3 + grade)
   const plain = drawHidden(number, spec)
   const quiet: Hidden = {
@@ -41,7 +46,7 @@ export function drawPractice(number: number, grade: Grade, spec: StandInSpec): P
     holds: { x: between(random, 1200, 4000), y: between(random, 1200, 4000) },
     calipers: { scale: PRACTICE_CALIPERS.uScale * normal(random), noise: PRACTICE_CALIPERS.noise },
   }
-  const names = drawFaults(random, COUNT[grade])
+  const names = given ?? drawFaults(random, COUNT[grade])
   return names.reduce<PracticeMachine>((machine, fault) => withFault(machine, fault, random), { hidden: quiet, faults: [] })
 }
 

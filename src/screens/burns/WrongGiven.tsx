@@ -1,5 +1,6 @@
+import { lessonOf } from '../../core/course'
 import { HOW_READ, READINGS, type Reading } from '../../core/faults'
-import { forgetFaults, useFound } from '../../state'
+import { forgetFaults, readForLesson, useBenchStore, useFound } from '../../state'
 import { FactField, Panel, Sentence } from '../../ui'
 
 /** What is read of the pattern: first the one thing that tells most. */
@@ -55,11 +56,22 @@ export function WrongGiven() {
 }
 
 function Row({ reading }: { readonly reading: Reading }) {
+  const isLesson = useBenchStore((it) => lessonOf(it.bench?.id ?? '')?.lesson === 'wrong')
   const { name, how } = HOW_READ[reading]
   return (
     <p className="border-b border-rule py-1.5 text-[14px]">
       <strong className="font-[650]">{name}</strong> <FactField path={`faults.read.${reading}`} />{' '}
       <span className="text-[13px] text-second">{how}</span>
+      {isLesson && (
+        <button
+          type="button"
+          className="link ml-2 text-[13px]"
+          aria-label={`Read it of the lesson’s burn: ${name}`}
+          onClick={() => readForLesson(reading)}
+        >
+          Read it of the lesson’s burn
+        </button>
+      )}
     </p>
   )
 }

@@ -1,23 +1,13 @@
-import { useState } from 'react'
-import { shownNumber } from '../../core/bench'
-import { newestRun, runSquareness } from '../../core/calibrate'
-import { practiceOf, type Aspect, type AspectScore, type Bench, type MendDone, type PracticeScore } from '../../core/document'
-import { displayUnit, printQuantity, sayQuantity, type UnitId } from '../../core/units'
-import type { Mend, PracticeMachine } from '../../core/workshop'
-import {
-  DONE,
-  engineOf,
-  mendPractice,
-  practiceNow,
-  showTruth,
-  useBenchStore,
-  useMachine,
-  usePractised,
-  useStandIns,
-  type Told,
-} from '../../state'
-import { Findings, Panel, StageLink, useUnits, VerdictMark } from '../../ui'
+import { lessonOf } from '../../core/course'
+import { practiceOf, type Aspect, type AspectScore, type MendDone, type PracticeScore } from '../../core/document'
+import { displayUnit, printQuantity, type UnitId } from '../../core/units'
+import type { PracticeMachine } from '../../core/workshop'
+import { practiceNow, showTruth, useBenchStore, usePractised, useStandIns } from '../../state'
+import { Panel, StageLink, useUnits, VerdictMark } from '../../ui'
 import { ControllerSide } from './ControllerSide'
+import { LessonGiven } from './LessonGiven'
+import { LessonPlate } from './LessonPlate'
+import { sayMend, Spanner } from './Spanner'
 
 const NAMES: Readonly<
   Record<Aspect, { readonly name: string; readonly unit: UnitId; readonly way: string; readonly part: string }>
@@ -45,6 +35,7 @@ export function PracticePlate() {
   const practised = usePractised((it) => it.byBench[bench?.id ?? ''])
   useStandIns((it) => it.byBench[bench?.id ?? ''])
   if (bench === null) return null
+  if (lessonOf(bench.id) !== null) return <LessonPlate />
   const now = practiceNow(bench)
   if (now === null) return <p className="py-6 text-second">This is no practice machine.</p>
   if (typeof now === 'string') return <p className="py-6">{now}</p>
@@ -66,7 +57,7 @@ export function PracticePlate() {
           ))}
         </tbody>
       </table>
-      {isShown && <Truth now={now} mends={practised.mends} />}
+      {isShown && <Truth now={now} mends={practised.mends ?? []} />}
       <p className="no-print mt-3 flex flex-wrap items-center gap-3">
         <button type="button" className={`button ${isShown ? '' : 'button-first'}`} onClick={() => showTruth(bench.id, !isShown)}>
           {isShown ? 'Hide the truth' : 'Show the truth and the score'}
@@ -164,68 +155,14 @@ function Truth({
   )
 }
 
-function sayMend(mend: Mend): string {
-  switch (mend.act) {
-    case 'snug':
-      return `play taken out of ${mend.axis.toUpperCase()}`
-    case 'belt':
-      return `belt of ${mend.axis.toUpperCase()} tensioned`
-    case 'pulley':
-      return `pulley of ${mend.axis.toUpperCase()} tightened`
-    case 'square':
-      return `gantry squared by ${sayQuantity(mend.byRad, 1e-5, 'deg')}`
-  }
-}
-
-const ACTS: readonly { readonly act: 'snug' | 'belt' | 'pulley'; readonly words: string }[] = [
-  { act: 'snug', words: 'Take the play out of' },
-  { act: 'belt', words: 'Tension the belt of' },
-  { act: 'pulley', words: 'Tighten the pulley of' },
-]
-
 /** What can be done to the practice machine with a spanner. */
 export function PracticeGiven() {
-  const bench = useBenchStore((it) => it.bench)
-  const [said, say] = useState<Told>(DONE)
-  const running = useMachine((it) => it.running)
-  if (bench === null) return null
-  const practised = practiceOf(bench.id)
-  const square = squareByRun(bench)
-  const act = (mend: Mend): void => void mendPractice(mend).then(say)
+  const id = useBenchStore((it) => it.bench?.id ?? '')
+  if (lessonOf(id) !== null) return <LessonGiven />
+  const practised = practiceOf(id)
   return (
     <div className="mt-3 grid gap-4">
-      <Panel title="At the machine, with a spanner">
-        <p className="max-w-[46rem] py-1 text-[13.5px] text-second">
-          Each of these is done with the power off, as at a real one. What is done and changes nothing is counted. Steps,
-          acceleration and the like are set on Settings, the wait behind “on” on the output card.
-        </p>
-        <div className="flex flex-wrap gap-2 py-1">
-          {ACTS.flatMap(({ act: what, words }) =>
-            (['x', 'y'] as const).map((axis) => (
-              <button
-                key={what + axis}
-                type="button"
-                className="button"
-                disabled={running}
-                onClick={() => act({ act: what, axis })}
-              >
-                {words} {axis.toUpperCase()}
-              </button>
-            )),
-          )}
-          <button
-            type="button"
-            className="button"
-            disabled={running || square === null}
-            onClick={() => act({ act: 'square', byRad: square ?? 0 })}
-          >
-            {square === null
-              ? 'Square the gantry: read the diagonals first'
-              : `Square the gantry by ${sayQuantity(square, 1e-5, 'deg')}`}
-          </button>
-        </div>
-        <Findings findings={said} />
-      </Panel>
+      <Spanner />
       {practised !== null && (
         <p className="text-[13.5px] text-second">
           Grade {practised.grade}, number <span className="num">{practised.number}</span>: the same number and grade draw the same
@@ -234,13 +171,6 @@ export function PracticeGiven() {
       )}
     </div>
   )
-}
-
-/** By how much the newest scale run says that the gantry leans, rad; null where it says nothing. */
-function squareByRun(bench: Bench): number | null {
-  const run = newestRun(bench.calibrate)
-  const found = run === null ? null : shownNumber(engineOf(bench).value(runSquareness, run).result)
-  return found
 }
 
 /** The machine and its verdicts beside it. */

@@ -24,8 +24,8 @@ export const words = {
     about: 'A thousand moves between two ticks, and lines that rise in speed until dots show.',
   },
   practice: {
-    question: 'How near to the ideal is this practice machine?',
-    about: 'Find what is hidden in it, mend it, prove it; then see the truth beside what you found.',
+    question: 'How near to the ideal did it come?',
+    about: 'Find what is hidden, put it right, prove it; then see the truth beside what you found.',
   },
   homing: {
     question: 'Do the axes go right, and does stop stop the beam?',

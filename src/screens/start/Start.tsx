@@ -1,10 +1,13 @@
 import { useEffect, useState, type SyntheticEvent } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
+import { isPracticeId } from '../../core/document'
 import type { Finding, Outcome, UnitSystem } from '../../core/units'
 import {
   addressOf,
   benches,
+  COURSE_PAGE,
   createBench,
+  drawNumber,
   importFile,
   NEXT,
   openDemo,
@@ -48,7 +51,7 @@ export function Start() {
             {list === null ? (
               <p className="py-3 text-second">Looking …</p>
             ) : (
-              <BenchList list={list} refresh={refresh} report={setFindings} />
+              <Benches list={list} refresh={refresh} report={setFindings} />
             )}
           </Panel>
           <Panel title="Begin">
@@ -64,6 +67,11 @@ export function Start() {
                 </button>
               </Way>
               <PracticeWay open={(made) => open(made, 'controller')} />
+              <Way words="Or take the course: ten lessons in three grades, from setting the steps to finding what is wrong, each scored.">
+                <Link to={COURSE_PAGE} className="button inline-flex items-center justify-center">
+                  The practice course
+                </Link>
+              </Way>
               <NewBench open={(made) => open(made, NEXT)} />
               <OpenFile open={open} />
             </ul>
@@ -75,6 +83,25 @@ export function Start() {
         </p>
       </main>
     </div>
+  )
+}
+
+/** The benches of real machines, and apart from them those of practice. */
+function Benches(props: Parameters<typeof BenchList>[0]) {
+  const { list } = props
+  const practised = list.filter((it) => isPracticeId(it.id))
+  return (
+    <>
+      <BenchList {...props} list={list.filter((it) => !isPracticeId(it.id))} />
+      {practised.length > 0 && (
+        <details className="py-2">
+          <summary className="min-h-6 cursor-pointer text-[14px]">
+            Practice machines and lessons: <span className="num">{practised.length}</span>
+          </summary>
+          <BenchList {...props} list={practised} />
+        </details>
+      )}
+    </>
   )
 }
 
@@ -99,7 +126,7 @@ function Way({ words, children }: { readonly words: string; readonly children: R
 /** A machine with hidden errors and faults, to be commissioned for a score. */
 function PracticeWay({ open }: { readonly open: (outcome: Outcome<string>) => void }) {
   const [grade, setGrade] = useState<'1' | '2' | '3'>('1')
-  const [number, setNumber] = useState(() => String(1 + ((crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) % 99_999)))
+  const [number, setNumber] = useState(() => String(drawNumber()))
   const isNumber = /^[1-9]\d{0,5}$/.test(number.trim())
   const submit = (event: SyntheticEvent): void => {
     event.preventDefault()

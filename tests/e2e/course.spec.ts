@@ -1,0 +1,142 @@
+import { drawFans, drawGlasses, drawMug } from '../../src/core/workshop'
+import { machineWrong, nameOf } from '../../src/core/course'
+import { lessonBench } from '../../src/data/lessonBench'
+import type { LessonId } from '../../src/core/course'
+import { expect, test, type Driver } from './driver'
+
+const AT = '2026-11-25T10:00:00.000Z'
+
+/** Lays a lesson out whose number is known, and goes to its sheet. */
+async function begin(bench: Driver, lesson: LessonId, number: number): Promise<string> {
+  const bundle = lessonBench(lesson, number, AT)
+  await bench.put(bundle)
+  await toLesson(bench, bundle.bench.id)
+  return bundle.bench.id
+}
+
+async function toLesson({ page }: Driver, id: string): Promise<void> {
+  const sign = page.locator('[data-practice] a')
+  if (await sign.isVisible()) await sign.click()
+  else await page.goto(`/bench/${id}/controller/practice`)
+  await expect(page.locator('[data-plate="Lesson"]')).toBeVisible()
+}
+
+/** Hands the lesson in. @returns Its points. */
+async function handIn(bench: Driver, id: string): Promise<number> {
+  await toLesson(bench, id)
+  await bench.page.getByRole('button', { name: 'Hand it in' }).click()
+  return Number.parseInt((await bench.page.locator('[data-score]').textContent()) ?? '', 10)
+}
+
+test('a lesson of the first grade: labels are copied, the clear pair is worn, what was learnt is kept with the course', async ({
+  bench,
+  page,
+}) => {
+  await bench.visit()
+  await page.getByRole('link', { name: 'The practice course' }).click()
+  await expect(page.getByText('0 of 10 passed')).toBeVisible()
+  await page.getByRole('button', { name: 'Begin: Choose eyewear' }).click()
+  await expect(page.locator('[data-practice]')).toContainText('choose eyewear: nothing here is real')
+  const [, id = '', number = ''] = /bench\/(practice-lesson-eyewear-(\d+))/.exec(page.url()) ?? []
+  const { pairs } = drawGlasses(Number(number))
+  await page.getByRole('link', { name: 'Copy what is printed on each of the five.' }).click()
+  const label = page.getByLabel('Its label, letter by letter')
+  for (const { name, label: text } of pairs) {
+    // Those that pass rise to the top as they are copied.
+    const row = page
+      .getByRole('list', { name: 'Eyewear' })
+      .getByRole('listitem')
+      .filter({ has: page.locator(`input[value="${name}"]`) })
+    await row.first().getByLabel('Its label, letter by letter').fill(text)
+    await page.keyboard.press('Enter')
+  }
+  await expect(label).toHaveCount(5)
+  await page.getByRole('button', { name: 'These are worn' }).first().click()
+  expect(await handIn(bench, id)).toBe(100)
+  await page.getByLabel('What you want to remember of it').fill('No D, no good.')
+  await bench.expectNoAxeFindings()
+  await page.getByRole('link', { name: 'the course' }).click()
+  await expect(page.getByText('1 of 10 passed')).toBeVisible()
+  await expect(page.locator('[data-lesson="eyewear"]')).toContainText('No D, no good.')
+  await bench.expectNoAxeFindings()
+  // A lesson stands apart from the benches of real machines.
+  await page.getByRole('link', { name: 'All benches' }).click()
+  await expect(page.getByText('Practice machines and lessons: 1')).toBeVisible()
+  await expect(page.getByText('Nothing yet.')).toBeVisible()
+})
+
+test('a lesson of the second grade: a mug is measured, sits on the disc that fits, and its turn is read', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const number = 31
+  const id = await begin(bench, 'mug', number)
+  const { read, discs, work } = drawMug(number)
+  await page.getByRole('link', { name: /^Enter the mug/ }).click()
+  await page.getByLabel('What is to be turned').fill('Mug')
+  await page.getByRole('button', { name: 'Add this object' }).click()
+  const path = (await page.locator('[data-fact$=".length"][data-place="given"]').first().getAttribute('data-fact')) ?? ''
+  const object = path.replace(/\.length$/, '')
+  await bench.choose(`${object}.hollow`, 'hollow, open at the driven end')
+  for (const [key, value] of [
+    ['length', read.length],
+    ['bore', read.bore],
+    ['boreDepth', read.boreDepth],
+    ['workFrom', work.from],
+    ['workTo', work.to],
+    ['workAround', 60],
+  ] as const)
+    await bench.type(`${object}.${key}`, String(value), { origin: 'measured', plusMinus: '0.1' })
+  const [first, last] = [read.sections[0], read.sections.at(-1)]
+  const field = (what: string, n: number) => page.locator(`[data-fact^="${object}.sections."][data-fact$=".${what}"]`).nth(n)
+  for (const [n, it] of [first, last].entries())
+    for (const what of ['at', 'diameter'] as const) {
+      const at = (await field(what, n).getAttribute('data-fact')) ?? ''
+      await bench.type(at, String(it?.[what]), { origin: 'measured', plusMinus: '0.05' })
+    }
+  await bench.part('Parts')
+  await page
+    .locator(`[data-holder="${discs.find((it) => it.fits)?.id}"]`)
+    .getByRole('button', { name: 'Use this one' })
+    .click()
+  await bench.part('One turn')
+  await page.getByRole('button', { name: 'Begin a run of turns' }).click()
+  await page.getByRole('button', { name: 'Turn it on the stand-in, and read' }).click()
+  await page.getByRole('button', { name: 'Let the steps follow this run' }).click()
+  expect(await handIn(bench, id)).toBeGreaterThanOrEqual(90)
+  await expect(page.getByRole('list', { name: 'What was hidden' })).toContainText('A turn takes')
+})
+
+test('a lesson of the third grade: gaps are measured, the quiet fan that is enough is taken, then something is found to be wrong', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const number = 7
+  const id = await begin(bench, 'fan', number)
+  await page.getByRole('link', { name: /^Read the air/ }).click()
+  await page.getByRole('button', { name: 'Read it three times with the stand-in' }).click()
+  await page.getByRole('button', { name: 'Let the gaps follow' }).click()
+  await bench.part('Fan and duct')
+  const fan = drawFans(number).offers.find((it) => it.name.endsWith(', radial blower'))
+  await bench.type('air.ways.out.parts.fan.freeFlow', `${Math.round((fan?.freeFlow ?? 0) * 3600)} m3/h`, { origin: 'stated' })
+  await bench.type('air.ways.out.parts.fan.shutOff', `${fan?.shutOff} Pa`, { origin: 'stated' })
+  expect(await handIn(bench, id)).toBeGreaterThanOrEqual(90)
+
+  const next = await begin(bench, 'wrong', 12)
+  await page.getByLabel('What it is').selectOption(nameOf('warp'))
+  await page.getByRole('button', { name: 'Name it' }).click()
+  await page.getByRole('link', { name: 'What is wrong', exact: true }).click()
+  await page
+    .getByRole('button', { name: /^Read it of the lesson’s burn/ })
+    .first()
+    .click()
+  await expect(page.getByText('Given, what was read')).toBeVisible()
+  await toLesson(bench, next)
+  const { fault } = machineWrong(12)
+  await page.getByLabel('What it is').selectOption(nameOf(fault === 'nothing' ? 'none' : fault))
+  await page.getByRole('button', { name: 'Name it' }).click()
+  // One wrong name costs all of its points; the time for one reading nothing.
+  expect(await handIn(bench, next)).toBe(50)
+})

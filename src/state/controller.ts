@@ -27,7 +27,7 @@ import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
 import { askMachine, setInMachine } from './machine'
-import { isDone, reasonOf, told, type Told } from './told'
+import { isDone, NO_BENCH, reasonOf, told, type Told } from './told'
 
 const now = (): string => new Date().toISOString()
 
@@ -333,4 +333,15 @@ export function settingsToPutBack(): readonly SettingBefore[] {
   const since = [...moments.map((it) => new Date(it).toISOString()), ...(changeOver === '' ? [] : [changeOver])].sort()[0] ?? ''
   const inOrder = [...records].sort((p, q) => (p.at < q.at ? -1 : 1))
   return settingsBefore(settingsOf(bench), inOrder, since, bench.controller)
+}
+
+/** What the machine says of its beam, as a bench may have it: nobody but the machine knows. */
+export const BEAM_SETTINGS = ['fullPower', 'pwmFrequency', 'followsSpeed'] as const
+export type BeamSetting = (typeof BEAM_SETTINGS)[number]
+
+/** Lets a guess of the bench be what was read of the machine. @returns What stands in the way. */
+export function takeFromMachine(kind: BeamSetting): Told {
+  const { bench } = useBenchStore.getState()
+  if (bench === null) return NO_BENCH
+  return editBench('what the machine says of its beam', (it) => setAt(it, `electrical.${kind}`, it.controller.beam[kind]))
 }

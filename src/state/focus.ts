@@ -1,5 +1,6 @@
-import { setAt, shownNumber } from '../core/bench'
-import { focusOfRamp } from '../core/calibrate'
+import { setAt, shownNumber, type Fact } from '../core/bench'
+import { focusOfRamp, waist } from '../core/calibrate'
+import type { Bench } from '../core/document'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
 import { keepRecord } from './library'
@@ -14,7 +15,7 @@ export async function followRamp(id: string): Promise<Told> {
   if (shownNumber(engineOf(before).value(focusOfRamp, id).result) === null) {
     return told('Focus does not follow from this ramp yet: read how the board lies, and five lines or more of one set.')
   }
-  const edited = editBench('a ramp followed', (it) => setAt(it, 'calibrate.focusBy', id))
+  const edited = editBench('a ramp followed', (it) => withSpot(setAt(it, 'calibrate.focusBy', id)))
   const { bench } = useBenchStore.getState()
   if (!isDone(edited) || bench === null) return edited
   const figure = engineOf(bench).withDoubt(focusOfRamp, id)
@@ -29,4 +30,27 @@ export async function followRamp(id: string): Promise<Told> {
     [{ id: figure.def.id, args: [id], same: figure.doubt?.expanded ?? 0 }],
     [],
   )
+}
+
+/** Where nobody has measured the spot, what the ramp says of it is entered: what is scanned and how it is pulsed go by it. */
+function withSpot(bench: Bench): Bench {
+  const engine = engineOf(bench)
+  const at = new Date().toISOString()
+  return (['x', 'y'] as const).reduce((it, side) => {
+    const key = side === 'x' ? 'spotX' : 'spotY'
+    if (it.optics[key].value !== null && it.optics[key].origin !== 'assumed') return it
+    const { result, doubt } = engine.withDoubt(waist, side)
+    const radius = shownNumber(result)
+    if (radius === null) return it
+    const typed = (2 * radius).toFixed(3)
+    const spot: Fact = {
+      value: Number(typed),
+      typed,
+      typedUnit: 'mm',
+      origin: 'measured',
+      doubt: { kind: 'standard', u: doubt?.expanded ?? 0 },
+      at,
+    }
+    return setAt(it, `optics.${key}`, spot)
+  }, bench)
 }

@@ -359,7 +359,7 @@ export const airShape = group(
     room: group(
       {
         appliance: choice({
-          label: 'Something that burns in the room',
+          label: 'Appliance that burns in the room',
           options: {
             none: 'nothing: no stove, boiler, heater or geyser',
             there: 'there is a stove, boiler, heater or geyser',

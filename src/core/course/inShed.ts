@@ -36,7 +36,7 @@ function wiringNow({ number, bench, engine }: Pick<Lessoned, 'number' | 'bench' 
   }
 }
 
-/** What happens to the head when it is switched on now. @returns Why it cannot be. */
+/** What happens to the head when it is switched on now. @returns Why it cannot be. @throws never for a valid bench. */
 export function switchOn(
   it: Pick<Lessoned, 'number' | 'bench' | 'engine'>,
 ): { readonly volts: number; readonly died: boolean } | string {
@@ -45,7 +45,7 @@ export function switchOn(
   return { volts: now.volts, died: now.volts > now.bears }
 }
 
-/** How the head was wired, by what became of it. */
+/** How the head was wired, by what became of it. @throws never for a valid bench. */
 export function workHead(it: Lessoned): LessonWorked {
   const ons = it.tries.flatMap((one) => (one.kind === 'on' ? [one] : []))
   const killed = ons.filter((one) => one.died).length

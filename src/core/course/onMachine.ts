@@ -9,7 +9,7 @@ export function machineOfLesson(lesson: LessonId, number: number, spec: StandInS
   return drawPractice(number, 1, spec, faultsOfLesson(lesson))
 }
 
-/** Size, squareness or delay, by the truth of the machine as it is left. */
+/** Size, squareness or delay, by the truth of the machine as it is left. @throws never: no outline is tried for these. */
 export function workMachine(it: Lessoned): LessonWorked {
   const { lesson, number, spec, bench } = it
   const machine = machineOfLesson(lesson, number, spec)

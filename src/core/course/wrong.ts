@@ -23,6 +23,7 @@ const PALER: readonly Reading[] = ['dark', 'uneven']
 /**
  * One reading of this machine's burn, as it is typed: mm, or a share, paler, wider or deeper. @param number Which machine. @param reading Which reading. @param random Draws the noise of calipers and eye.
  * Valid: any machine. Source: the stand-in's faults, written apart.
+ * @example readWrong(12, 'dark', () => 0.5) // 0.52
  */
 export function readWrong(number: number, reading: Reading, random: Random): number {
   const isLength = HOW_READ[reading].unit === 'mm'

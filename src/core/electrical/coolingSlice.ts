@@ -67,7 +67,7 @@ export const coolingShape = group(
       max: 100,
       assume: { value: 27, halfWidth: 0, unit: 'degC' },
     }),
-    amps: fact({ when: hasCooler, label: 'It is run at', quantity: 'current', min: 0.01, max: 50 }),
+    amps: fact({ when: hasCooler, label: 'Current of the cooler', quantity: 'current', min: 0.01, max: 50 }),
     activation: fact({
       label: 'Activation energy of its ageing',
       quantity: 'electronVolts',
@@ -76,7 +76,7 @@ export const coolingShape = group(
       assume: { value: 0.6, halfWidth: 0.2, unit: 'eV' },
     }),
     lifeAt: fact({
-      label: 'Its life is stated at',
+      label: 'Temperature of its stated life',
       quantity: 'temperature',
       min: 0,
       max: 100,

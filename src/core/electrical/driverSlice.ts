@@ -35,14 +35,14 @@ export const driverShape = group(
     optoOhms: fact({ when: wantsOpto, label: 'Resistor before the opto-coupler', quantity: 'resistance', min: 1, max: 1e5 }),
     optoAmps: fact({
       when: wantsOpto,
-      label: 'The opto-coupler needs',
+      label: 'Current of the opto-coupler',
       quantity: 'current',
       min: 1e-4,
       max: 0.1,
       unit: 'mA',
       assume: { value: 5, halfWidth: 2, unit: 'mA' },
     }),
-    pullDown: choice({ label: 'A pull-down at the input', options: FITTED }),
+    pullDown: choice({ label: 'Pull-down at the input', options: FITTED }),
     pullOhms: fact({ when: hasPullDown, label: 'Pull-down', quantity: 'resistance', min: 10, max: 1e7, unit: 'kohm' }),
     starting: choice({ label: 'While the controller starts, its output', options: STARTING, assume: { chosen: 'floats' } }),
     onOhms: fact({
@@ -66,7 +66,7 @@ export const driverShape = group(
     fourWire: choice({ when: isDriver('linear'), label: 'The sense resistor is read by its own pair', options: YES_NO }),
     loses: fact({
       when: isDriver('linear'),
-      label: 'The source itself loses',
+      label: 'Voltage that the source loses',
       quantity: 'voltage',
       min: 0,
       max: 10,
@@ -96,7 +96,7 @@ export const driverShape = group(
       min: 0.01,
       max: 50,
     }),
-    mostAmps: fact({ label: 'The diode bears', quantity: 'current', min: 0.01, max: 50 }),
+    mostAmps: fact({ label: 'Most current of the diode', quantity: 'current', min: 0.01, max: 50 }),
     threshold: fact({ label: 'Threshold of the diode', quantity: 'current', min: 0, max: 20 }),
     slope: fact({ label: 'Slope of its light', quantity: 'wattsPerAmp', min: 0.05, max: 10 }),
     restAmps: fact({
@@ -109,7 +109,7 @@ export const driverShape = group(
     }),
     input: choice({
       part: 'signal',
-      label: 'The input of the driver takes',
+      label: 'Current into the input of the driver',
       options: { pulses: 'the pulses themselves', level: 'a steady level' },
       assume: { chosen: 'pulses' },
     }),

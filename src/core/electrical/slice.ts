@@ -32,12 +32,12 @@ export const blockShape = group(
     }),
     least: fact({
       when: isRole('load'),
-      label: 'Works from',
+      label: 'Least voltage',
       quantity: 'voltage',
       min: 0,
       max: 400,
     }),
-    most: fact({ when: isRole('load'), label: 'Bears at most', quantity: 'voltage', min: 0.5, max: 400 }),
+    most: fact({ when: isRole('load'), label: 'Most voltage', quantity: 'voltage', min: 0.5, max: 400 }),
     amps: fact({
       when: (see) => !isRole('contact')(see),
       label: 'Current',
@@ -63,15 +63,15 @@ export const blockShape = group(
       assume: { value: 0.6, halfWidth: 0.1, unit: 'one' },
     }),
     inrush: fact({ when: isRole('source'), label: 'Inrush', quantity: 'current', min: 0.1, max: 1000 }),
-    sag: fact({ when: isRole('source'), label: 'May sag by', quantity: 'voltage', min: 0.001, max: 50 }),
-    gap: fact({ when: isRole('source'), label: 'Without feed for', quantity: 'time', min: 1e-6, max: 10, unit: 'ms' }),
+    sag: fact({ when: isRole('source'), label: 'Sag that it may have', quantity: 'voltage', min: 0.001, max: 50 }),
+    gap: fact({ when: isRole('source'), label: 'Time without feed', quantity: 'time', min: 1e-6, max: 10, unit: 'ms' }),
     /** What a contact does when it is pressed or opened, and the contact that it moves together with; empty: by itself. */
     sense: word(SENSES, 'opens'),
     movesWith: text(0, 60, ''),
     reading: fact({
       when: isRole('source', 'converter', 'load'),
       part: 'bringUp',
-      label: 'Read under load',
+      label: 'Reading under load',
       quantity: 'voltage',
       min: 0,
       max: 400,

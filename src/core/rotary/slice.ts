@@ -400,7 +400,7 @@ export const rotaryShape = group(
         when: heldBy('plate'),
       },
     ),
-    turnRuns: many(turnRunShape, { placed: { part: 'run' }, label: ({ label, rest: [, it] }) => `${label} ${it ?? ''}` }),
+    turnRuns: many(turnRunShape, { placed: { part: 'run' }, label: ({ label, rest: [, it] }) => `${label} ${it ?? ''}`.trim() }),
     dialRuns: many(dialRunShape, { placed: { part: 'run' }, label: ({ label, rest: [, it] }) => `${label} at ${it ?? ''}°` }),
     /** Id of the run whose steps are used; empty: those of the drive. */
     turnBy: text(0, 40, ''),

@@ -35,6 +35,7 @@ const OFFERS = [
 /**
  * Speed of the air at every opening with a fan, m/s. @param table Box and duct. @param fan Which fan. @param open How far the inlet stands open.
  * Valid: any offer. Source: orifice, quadratic duct and straight fan, found by halving.
+ * @example inwardSpeed({ air: { gaps: 0.004, shutOff: 0, freeFlow: 0, before: 20000, behind: 10000, scale: 0, speedNoise: 0, columnNoise: 0 }, inlet: 0.02, offers: [] }, { freeFlow: 0.05, shutOff: 300 }) // 1.703
  */
 export function inwardSpeed({ air, inlet }: FanTable, { freeFlow, shutOff }: Pick<FanOffer, 'freeFlow' | 'shutOff'>): number {
   const open = air.gaps + inlet

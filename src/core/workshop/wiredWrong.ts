@@ -40,7 +40,7 @@ export function feedsPast(rails: readonly Rail[], from: readonly string[], to: s
 const DENSITY = 10
 
 /** Section of a wire by what is printed on it, mm². */
-function sectionOf(gauge: string): number {
+function copperOf(gauge: string): number {
   const size = Number(gauge.replace(/^\D+/, ''))
   return gauge.startsWith('awg') ? (Math.PI / 4) * (0.127 * 92 ** ((36 - size) / 39)) ** 2 : size / 100
 }
@@ -70,7 +70,7 @@ export function tooHot(
   }
   const ampsBeyond = (id: string, seen: readonly string[] = []): number =>
     wires.filter((wire) => wire.from === id).reduce((sum, wire) => sum + ampsInto(wire.to, [...seen, id]), 0)
-  const thin = wires.filter((wire) => ampsInto(wire.to) > DENSITY * sectionOf(gauges[wire.id] ?? 'awg22'))
+  const thin = wires.filter((wire) => ampsInto(wire.to) > DENSITY * copperOf(gauges[wire.id] ?? 'awg22'))
   const weak = blocks.filter(
     ({ id, does }) => (does === 'gives' || does === 'converts') && ampsBeyond(id) > (rated[id] ?? Infinity),
   )

@@ -107,7 +107,11 @@ function useSay(): (value: number, aim: Pick<Aim, 'unit' | 'good'>, isLimit?: bo
   const system = useUnits()
   return (value, { unit, good }, isLimit = false) => {
     if (unit === 'count') return value === 0 ? 'none' : String(Math.round(value))
-    const printed = printQuantity(value, Math.max(isLimit ? good : good / 4, 1e-6), unit === 'mm' ? displayUnit('length', system) : unit)
+    const printed = printQuantity(
+      value,
+      Math.max(isLimit ? good : good / 4, 1e-6),
+      unit === 'mm' ? displayUnit('length', system) : unit,
+    )
     return `${printed.value} ${printed.unit}`
   }
 }

@@ -3,7 +3,16 @@ import { lineOfSetting, unitOfSetting } from '../../core/controller'
 import { getAt, isFact, type Mark } from '../../core/bench'
 import { FOLLOWS } from '../../core/electrical'
 import { choicePath, compareSettings, factPath, type Bench, type ComparedSetting, type Standing } from '../../core/document'
-import { confirmTyped, engineOf, useBenchStore, useMachine, writeSettings, DONE } from '../../state'
+import {
+  BEAM_SETTINGS,
+  confirmTyped,
+  engineOf,
+  takeFromMachine,
+  useBenchStore,
+  useMachine,
+  writeSettings,
+  DONE,
+} from '../../state'
 import { PasteListing } from './PasteListing'
 import { ChoiceField, FactField, FactLink, Findings, VerdictMark } from '../../ui'
 import { unitOf, type Finding } from '../../core/units'
@@ -150,11 +159,23 @@ function sayStanding({ standing, differs }: ComparedSetting): string {
 }
 
 /** Why the bench is no reason to overwrite what is in the machine. */
-function Unsure({ row: { standing, unchecked, wanted } }: { readonly row: ComparedSetting }) {
+function Unsure({ row }: { readonly row: ComparedSetting }) {
+  const { standing, unchecked, wanted, inMachine, setting } = row
   if (standing === 'within ±') return <span className="text-second">within ±, leave it</span>
   const isGuess = standing === 'guess' || (standing === 'not known' && wanted !== null)
   if (!isGuess || unchecked === null) return null
-  return <FactLink path={unchecked}>check it</FactLink>
+  const own = BEAM_SETTINGS.find((it) => it === setting.kind)
+  if (own === undefined || inMachine === null) return <FactLink path={unchecked}>check it</FactLink>
+  return (
+    <button
+      type="button"
+      className="link"
+      aria-label={`${setting.label}: take what the machine says`}
+      onClick={() => takeFromMachine(own)}
+    >
+      take the machine’s
+    </button>
+  )
 }
 
 /** Leads to what the bench lacks. */

@@ -301,7 +301,7 @@ export const housingShape = group(
         seal: choice({ label: 'Shut, it lies', options: { strip: 'on a strip, or in a lip, all round', gap: 'with a gap' } }),
         gap: about('Gap under the shut lid', 100, 2, 1, { when: (see) => see('housing.lid.seal') === 'gap' }),
         springs: choice({
-          label: 'Held up by',
+          label: 'Support of the lid',
           options: { none: 'a stay that is set by hand', gas: 'gas springs', coil: 'coil springs that push' },
         }),
         count: fact({

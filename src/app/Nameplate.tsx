@@ -28,7 +28,7 @@ export function Nameplate() {
         Fine<span className="text-teal">/</span>Kerf
       </Link>
       <div
-        className="-mt-px flex min-w-0 flex-1 items-stretch overflow-x-auto md:flex-wrap md:overflow-x-visible"
+        className="-mt-px flex min-w-0 flex-1 items-stretch overflow-x-auto md:flex-wrap md:overflow-x-visible print:flex-wrap print:overflow-visible"
         role="group"
         aria-label="Nameplate"
       >

@@ -1,9 +1,10 @@
 import type { Bench } from '../core/document'
 import { accepted, type Outcome } from '../core/units'
 import type { BenchBundle, FileRow } from '../data'
-import { peekBench } from '../data/peek'
+import { peekBench, peekFiles } from '../data/peek'
 import { documentOf } from '../data/row'
 import { useBenchStore } from './benchStore'
+import { filesThere } from './filesThere'
 import { answered } from './answered'
 import { now } from './saving'
 import { stored } from './stored'
@@ -31,6 +32,8 @@ export function benchAlone(bench: Bench): Promise<{ readonly name: string; reado
 
 /** The open bench as it stands here, with the records that any window has written; a stored one as it is stored. */
 async function bundleToExport(id: string): Promise<BenchBundle | Exclude<Outcome<never>, { readonly ok: true }>> {
+  // Where they cannot be read, what is stored is asked for below all the same.
+  await filesThere().catch(() => undefined)
   const open = useBenchStore.getState()
   if (open.bench?.id !== id) {
     const loaded = await answered(stored().then(({ db, loadBench }) => loadBench(db, id)))
@@ -64,7 +67,11 @@ async function written(bundle: BenchBundle): Promise<{ readonly name: string; re
 /** A stored bench as it stands, whether or not it can be read here: to be mended or opened elsewhere. */
 export async function exportRaw(id: string): Promise<Outcome<{ readonly name: string; readonly bytes: Uint8Array }>> {
   try {
-    const raw = (await answered(peekBench(id))) ?? (await answered(stored().then(({ db, rawBench }) => rawBench(db, id))))
+    const peeked = await answered(peekBench(id))
+    const raw =
+      peeked?.isLater === true
+        ? { ...peeked, files: await answered(peekFiles(id)) }
+        : (peeked ?? (await answered(stored().then(({ db, rawBench }) => rawBench(db, id)))))
     if (raw === null) return failed('There is no such bench in this browser any more.')
     const { row, records, files } = raw
     const text = plainBundle({ bench: documentOf(row), records, files })

@@ -57,6 +57,29 @@ describe('the benches of this browser', () => {
     expect(await names()).toEqual(['Gate'])
   })
 
+  it('one with a hundred pictures stands before they are read; they follow, and a copy made at once has them all', async () => {
+    const id = idOf(await state.createBench('Gate', 'metric'))
+    await state.openBench(id)
+    const about = { stage: 'log', title: 'Photographed', note: '', redo: '', beneath: [] } as const
+    const shot = (k: number) => file(new Uint8Array([k]), `${k}.png`)
+    for (let k = 0; k < 4; k++)
+      await state.keepRecord(
+        about,
+        [],
+        Array.from({ length: 25 }, (_, n) => shot(25 * k + n)),
+      )
+    state.closeInStore()
+    await state.openBench(id)
+    expect([bench().name, useBenchStore.getState().records.length, useBenchStore.getState().files.length]).toEqual(['Gate', 4, 0])
+    const copy = idOf(await state.keepAsCopy())
+    expect(useBenchStore.getState().files).toHaveLength(100)
+    // What is kept meanwhile stands beside them, once.
+    await state.keepRecord(about, [], [shot(100)])
+    expect(useBenchStore.getState().files).toHaveLength(101)
+    expect(await state.belongings(copy)).toMatchObject({ records: 4, pictures: 100 })
+    expect(await state.belongings(id)).toMatchObject({ records: 5, pictures: 101 })
+  })
+
   it('an edit that its schema refuses is not stored, and is taken back with a word', async () => {
     const id = idOf(await state.createBench('Gate', 'inch'))
     await state.openBench(id)

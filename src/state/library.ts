@@ -9,6 +9,7 @@ import { closeInStore, openUnsaved, useBenchStore, type SaveState } from './benc
 import { engineOf } from './evaluate'
 import { newId } from '../data/ids'
 import { failed } from './exporting'
+import { filesThere } from './filesThere'
 import { dropLeft } from './journal'
 import { answered } from './answered'
 import { addWhole, failedResult, now, saveOpenBench, stateOf, tellOthers, wordsOf } from './saving'
@@ -137,6 +138,11 @@ async function putBackAs(raw: RawBench): Promise<Outcome<string>> {
 
 /** Keeps the open bench as a copy under a new id. */
 export async function keepAsCopy(): Promise<Outcome<string>> {
+  try {
+    await filesThere()
+  } catch (error) {
+    return failed(`Its pictures cannot be read: ${wordsOf(error)}. No copy was made.`)
+  }
   const { bench, records, files } = useBenchStore.getState()
   if (bench === null) return failed('No bench is open.')
   const kept = await keep(copyBundle({ bench, records, files }, newId, `${bench.name.slice(0, 53)} (copy)`))

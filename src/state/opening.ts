@@ -14,13 +14,13 @@ import { DONE, told, type Told } from './told'
  * A stored bench with all that belongs to it. One that this version has kept is shown as soon as its shape is as it should
  * be, and checked by its schema after that (`checkOpen`); any other goes through migrations and schema first.
  */
-export async function loadFromStore(id: string): Promise<Outcome<OpenBench>> {
+export async function loadFromStore(id: string): Promise<Outcome<OpenBench & { readonly areLater?: boolean }>> {
   const raw = await answered(peekBench(id))
   const document = raw === null ? null : documentOf(raw.row)
   if (raw !== null && isAsKept(document)) {
     const { revision, birth = '', savedAt, marks } = raw.row
     const records = raw.records.filter(isRecord).sort((p, q) => p.at.localeCompare(q.at))
-    return accepted({ bench: document, records, files: raw.files, revision, birth, savedAt, marks })
+    return accepted({ bench: document, records, files: raw.files, revision, birth, savedAt, marks, areLater: raw.isLater })
   }
   const { db, loadBench } = await stored()
   return answered(loadBench(db, id))

@@ -6,6 +6,7 @@ import {
   placeShape,
   readLabel,
   type GlassesFacts,
+  type LabelAt,
   type PlaceFacts,
   type PlaceKind,
 } from '../core/reach'
@@ -77,17 +78,30 @@ const byLabel = (value: number, typedUnit: Fact['typedUnit']): Fact => ({
   doubt: { kind: 'exact' },
 })
 
-/** Says that a pair is worn: what its label comes to at this wavelength is what the bench is judged by. */
-export function wearGlasses(id: string): Told {
+/** What a label comes to at the wavelength of the diode, with its name; or what stands in the way. */
+function labelNow(id: string): (LabelAt & { readonly name: string }) | Told {
   const { bench } = useBenchStore.getState()
   const glasses = bench?.reach.glasses[id]
   if (bench === null || glasses === undefined) return NO_BENCH
   const wavelength = bench.optics.wavelength.value
   if (wavelength === null) return told('Enter the wavelength of the diode first: a label is read at one.')
-  const { scale, density } = labelAt(readLabel(glasses.label), wavelength)
-  return editBench(`wearing ${glasses.name}`, (it) =>
-    setAt(setAt(it, 'safety.eyewearDensity', byLabel(density, 'OD')), 'safety.eyewearScale', byLabel(scale, 'count')),
+  return { name: glasses.name, ...labelAt(readLabel(glasses.label), wavelength) }
+}
+
+/** Says that a pair is worn: what its label comes to at this wavelength is what the bench is judged by. */
+export function wearGlasses(id: string): Told {
+  const now = labelNow(id)
+  if (!('density' in now)) return now
+  return editBench(`wearing ${now.name}`, (it) =>
+    setAt(setAt(it, 'safety.eyewearDensity', byLabel(now.density, 'OD')), 'safety.eyewearScale', byLabel(now.scale, 'count')),
   )
+}
+
+/** Says that a label is the window's: the density that it comes to at this wavelength is what the box is judged by. */
+export function lookThrough(id: string): Told {
+  const now = labelNow(id)
+  if (!('density' in now)) return now
+  return editBench(`${now.name} as the window`, (it) => setAt(it, 'housing.window.density', byLabel(now.density, 'OD')))
 }
 
 /** Takes a place or a pair away. @param at Its path. */

@@ -10,6 +10,7 @@ import { isCheckingHere, isSound, issuesOf, loadChecking, noteSound } from './ch
 import { newId } from '../data/ids'
 import type { Left } from '../data/left'
 import { dropLeft, keepLeft, leftOf, takeUp } from './journal'
+import { fetchFiles, filesThere } from './filesThere'
 import { loadFromStore } from './opening'
 import { swapDrafts } from './session'
 import { stored } from './stored'
@@ -25,9 +26,10 @@ export async function openBench(id: string): Promise<Told> {
     await answered(saving)
     const loaded = await loadFromStore(id)
     if (!loaded.ok) return loaded.findings
-    const { bench, records, files, revision, birth, savedAt, marks } = loaded.value
+    const { bench, records, files, revision, birth, savedAt, marks, areLater } = loaded.value
     const before = useBenchStore.getState().bench?.id ?? null
     openInStore({ bench, records, files, revision, birth, savedMarks: marks }, savedAt)
+    if (areLater === true) fetchFiles(id)
     swapDrafts(before, id)
     await takeUpLeft(bench, { revision, birth })
     return []
@@ -78,6 +80,7 @@ async function takeUpLeft(bench: Bench, stand: Stand): Promise<void> {
 
 /** What was left unsaved of a bench that was changed elsewhere since, as a bench beside it. */
 async function copyLeft(bench: Bench, { at }: Left): Promise<boolean> {
+  await filesThere()
   const { records, files } = useBenchStore.getState()
   const name = `${bench.name.slice(0, 40)} (left ${at.slice(11, 16)})`
   const result = await addWhole(copyBundle({ bench, records, files }, newId, name), newId())

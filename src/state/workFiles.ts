@@ -4,6 +4,7 @@ import type { Bench } from '../core/document'
 import { refused, type Outcome } from '../core/units'
 import type { Taken, WorkWorker } from '../workers/work.worker'
 import { useBenchStore } from './benchStore'
+import { filesThere } from './filesThere'
 
 /** Files of artwork that the worker holds, by print. */
 interface Files {
@@ -88,6 +89,7 @@ export function openFiles(bench: Bench): Promise<void> {
 }
 
 async function readKept(bench: Bench): Promise<void> {
+  await filesThere().catch(() => undefined)
   for (const { print, record, name } of Object.values(bench.work.pieces)) {
     const { lost } = useWorkFiles.getState()
     const row = useBenchStore.getState().files.find((it) => it.recordId === record)

@@ -221,7 +221,7 @@ export const LESSONS: Readonly<Record<LessonId, Lesson>> = {
     aims: [
       aim(
         'named',
-        'Named wrongly',
+        'Wrong names before the right one',
         'count',
         0,
         'burns/wrong',

@@ -10,7 +10,7 @@ import {
   type GlassesFacts,
   type LabelAt,
 } from '../../core/reach'
-import { DONE, addGlasses, engineOf, removeOfReach, setGlasses, useBenchStore, wearGlasses } from '../../state'
+import { DONE, addGlasses, engineOf, lookThrough, removeOfReach, setGlasses, useBenchStore, wearGlasses } from '../../state'
 import { FactField, Findings, Panel, PlainField, TakeAway, VerdictMark } from '../../ui'
 
 /** Labels of eyewear, each read by its parts and held against both tests; those that pass first, the clearest first. */
@@ -57,8 +57,7 @@ function testOf(bench: Bench, id: string): Tested {
   const label = engine.value(glassesLabel, id).result
   const least = (def: typeof glassesDense): number | null => {
     const { result, doubt } = engine.withDoubt(def, id)
-    const value = shownNumber(result)
-    return value === null ? null : value - (doubt?.expanded ?? 0)
+    return doubt?.low ?? shownNumber(result)
   }
   return { at: label.known ? label.value : null, dense: least(glassesDense), withstands: least(glassesWithstand) }
 }
@@ -71,6 +70,7 @@ function rank({ glasses, tested }: { readonly glasses: GlassesFacts; readonly te
 
 function Pair({ id, glasses, tested }: { readonly id: string; readonly glasses: GlassesFacts; readonly tested: Tested }) {
   const [told, setTold] = useState(DONE)
+  const hasWindow = useBenchStore((it) => it.bench?.housing.window.kept.chosen === 'yes')
   const read = readLabel(glasses.label)
   const isDark = (glasses.light.value ?? 1) < 0.2
   return (
@@ -111,6 +111,11 @@ function Pair({ id, glasses, tested }: { readonly id: string; readonly glasses: 
           <button type="button" className="button no-print" onClick={() => setTold(wearGlasses(id))}>
             These are worn
           </button>
+          {hasWindow && (
+            <button type="button" className="button no-print" onClick={() => setTold(lookThrough(id))}>
+              This is the window’s
+            </button>
+          )}
         </div>
       )}
       <Findings findings={told} />

@@ -23,7 +23,10 @@ export function RoundSide() {
         <ul className="m-0 list-none p-0">
           {cautionsOf(bench).map(({ id, head, words, part }) => (
             <li key={id} className="keep-together border-b border-rule py-2 text-[13.5px]">
-              <strong className="font-[650]">{head}.</strong> {words} <NextLink next={{ words: head, part }}>Where</NextLink>
+              <strong className="font-[650]">{head}.</strong> {words}{' '}
+              <span className="no-print">
+                <NextLink next={{ words: head, part }}>Where</NextLink>
+              </span>
             </li>
           ))}
         </ul>

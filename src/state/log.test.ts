@@ -51,6 +51,28 @@ describe('the log', () => {
     expect(records.some((it) => it.id === id)).toBe(true)
   })
 
+  it('with the disk full a repair with pictures is not half kept: nothing stands, and that is said', async () => {
+    const { records } = useBenchStore.getState()
+    const full = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    const said = await state.addEntry({ ...ENTRY, title: 'Fan chafed', pictures: [picture] })
+    full.mockRestore()
+    expect(state.reasonOf(said)).toContain('The disk is full')
+    expect(Object.values(bench().log.entries).some((it) => it.title === 'Fan chafed')).toBe(false)
+    expect(useBenchStore.getState().records).toBe(records)
+    expect(await state.addEntry({ ...ENTRY, title: 'Fan chafed', pictures: [picture] })).toEqual([])
+  })
+
+  it('reckons a job with the time of an order, in one step of undo', () => {
+    const before = bench().log.job.beam
+    expect(state.reckonJob(754.2)).toEqual([])
+    expect(bench().log.job.beam).toMatchObject({ value: 754.2, typed: '12.57', typedUnit: 'min', origin: 'stated' })
+    expect(isValid()).toBe(true)
+    useBenchStore.temporal.getState().undo()
+    expect(bench().log.job.beam).toEqual(before)
+  })
+
   it('gathers records, burns, upkeep and tries from wherever they were written down', () => {
     const lanes = new Set(state.happenings(bench(), useBenchStore.getState().records).map((it) => it.lane))
     expect(lanes).toEqual(new Set(['record', 'burn', 'repair', 'upkeep', 'bought', 'note']))

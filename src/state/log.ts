@@ -234,3 +234,9 @@ export function hoursRun(bench: Bench): number | null {
   const fact = getAt(bench, HOURS_RUN)
   return isFact(fact) ? fact.value : null
 }
+
+/** Reckons the job with the time that an order takes. @param seconds Of the program, walked through with the machine's own speeds. */
+export function reckonJob(seconds: number): Told {
+  const typed = (seconds / 60).toFixed(2)
+  return editBench('the time of a job', (it) => setAt(it, 'log.job.beam', stated(Number(typed) * 60, typed, 'min')))
+}

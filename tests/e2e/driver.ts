@@ -113,7 +113,12 @@ export class Driver {
   /** Types and presses Enter, whether or not it will be accepted. */
   async attempt(path: string, text: string, more: Typed = {}, place = 'given'): Promise<void> {
     await this.goToFact(path, place)
-    await this.field(path, place).click()
+    await this.enterIn(this.field(path, place), text, more)
+  }
+
+  /** Opens the field of a fact, types and presses Enter. */
+  async enterIn(field: Locator, text: string, more: Typed = {}): Promise<void> {
+    await field.click()
     const editor = this.page.locator('form', { has: this.page.getByRole('button', { name: 'Leave as it was' }) })
     await editor.locator('input').first().fill(text)
     if (more.origin !== undefined) await editor.getByRole('radio', { name: more.origin }).check()

@@ -100,6 +100,25 @@ export class MachineDriver {
     await expect(this.page.getByRole('button', { name: /^Write (all|the one)/ })).toHaveCount(0)
   }
 
+  /** Finds the faint mark, burns a scale run, applies it to both axes, writes the steps, and burns another run for proof. */
+  async commission(): Promise<void> {
+    await this.part('Mark')
+    await this.burn('Burn the ramp')
+    await this.takeCautions()
+    await this.takeLine()
+    await this.part('Scale run')
+    await this.burn('Burn the run')
+    await this.readWithCalipers()
+    await this.apply('X')
+    await this.apply('Y')
+    await this.part('Settings')
+    await this.writeAll()
+    await this.part('Scale run')
+    await this.page.getByRole('button', { name: 'The next run' }).click()
+    await this.burn('Burn the run')
+    await this.readWithCalipers()
+  }
+
   row(setting: string) {
     return this.page.locator(`[data-setting="${setting}"]`)
   }

@@ -21,13 +21,8 @@ test('a head is wired from nothing: the wrong rail is a stop at its block, a con
     await page.getByLabel('Block that is shown').selectOption(block)
     for (const [key, text] of Object.entries(facts)) {
       const field = page.locator(`[data-fact^="electrical.blocks."][data-fact$=".${key}"]`)
-      await field.click()
-      const editor = page.locator('form', { has: page.getByRole('button', { name: 'Leave as it was' }) })
-      await editor.locator('input').first().fill(text)
-      await editor.getByRole('radio', { name: 'stated' }).check()
-      await editor.getByRole('textbox').nth(1).fill('0.05')
-      await editor.getByRole('button', { name: 'Enter', exact: true }).click()
-      await expect(editor).toHaveCount(0)
+      await bench.enterIn(field, text, { origin: 'stated', plusMinus: '0.05' })
+      await expect(page.getByRole('button', { name: 'Enter', exact: true })).toHaveCount(0)
     }
   }
   // A usual wiring to begin from, told apart by what it still wants; taken back, the drawing is empty again.

@@ -120,13 +120,9 @@ export class Walker {
   /** Types what the label of the block that is shown says. */
   private async label(key: string, text: string): Promise<void> {
     const { page } = this
-    await page.locator(`[data-fact^="electrical.blocks."][data-fact$=".${key}"]`).click()
-    const editor = page.locator('form', { has: page.getByRole('button', { name: 'Leave as it was' }) })
-    await editor.locator('input').first().fill(text)
-    await editor.getByRole('radio', { name: 'stated' }).check()
-    await editor.getByRole('textbox').nth(1).fill('0.05')
-    await editor.getByRole('button', { name: 'Enter', exact: true }).click()
-    await expect(editor).toHaveCount(0)
+    const field = page.locator(`[data-fact^="electrical.blocks."][data-fact$=".${key}"]`)
+    await this.bench.enterIn(field, text, stated('0.05'))
+    await expect(page.getByRole('button', { name: 'Enter', exact: true })).toHaveCount(0)
   }
 
   private async burnPattern(part: string): Promise<void> {
@@ -145,21 +141,7 @@ export class Walker {
     // What only the machine knows is not typed again.
     for (const label of ['Full power word', 'Frequency of the power signal'])
       await this.click(new RegExp(`${label}.*take what the machine says$`, 'i'))
-    await machine.part('Mark')
-    await machine.burn('Burn the ramp')
-    await machine.takeCautions()
-    await machine.takeLine()
-    await machine.part('Scale run')
-    await machine.burn('Burn the run')
-    await machine.readWithCalipers()
-    await machine.apply('X')
-    await machine.apply('Y')
-    await machine.part('Settings')
-    await machine.writeAll()
-    await machine.part('Scale run')
-    await this.click('The next run')
-    await machine.burn('Burn the run')
-    await machine.readWithCalipers()
+    await machine.commission()
     await this.burnPattern('Delay')
     await this.click('Let the output card wait so long')
     await this.burnPattern('Closure')
@@ -225,6 +207,8 @@ export class Walker {
     await bench.type('work.sheetWidth', '120', { plusMinus: '0.5' })
     await bench.type('work.sheetHeight', '80', { plusMinus: '0.5' })
     await this.burnOrder(1)
+    await this.click('Reckon what it costs with this time')
+    await expect(page.getByRole('link', { name: 'What it costs is reckoned with this time' })).toBeVisible()
   }
 
   async rotary(): Promise<void> {

@@ -29,7 +29,7 @@ const CALIPERS = 0.02
 export function drawMug(number: number): MugTable {
   const random = seeded(number ^ 0x6d_75_67)
   const rim = between(random, 78, 92)
-  const length = between(random, 78, 102)
+  const length = Math.round(between(random, 78, 102))
   const taper = between(random, 0.2, 2.4)
   const bore = rim - 2 * between(random, 1.6, 3.6)
   const truth: LyingMug = {

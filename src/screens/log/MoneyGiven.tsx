@@ -11,8 +11,8 @@ export function MoneyGiven() {
           <FactField path="log.job.spoilt" /> of the pieces are spoilt. On top comes <FactField path="log.job.profit" />.
         </Sentence>
         <p className="max-w-[46rem] py-1 text-[13px] text-second">
-          How long beam and motion take stands in the summary of each work order, in <StageLink stage="work">Work</StageLink>.
-          Money is in whatever you pay with; taxes are a matter of where it is sold.
+          How long beam and motion take is taken over from the summary of a work order, in{' '}
+          <StageLink stage="work">Work</StageLink>. Money is in whatever you pay with; taxes are a matter of where it is sold.
         </p>
       </Panel>
       <Panel title="Given, what wears out">

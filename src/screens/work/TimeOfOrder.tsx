@@ -1,6 +1,6 @@
 import { printNumber, sayQuantity } from '../../core/units'
-import type { PlannedProgram } from '../../state'
-import { useUnits } from '../../ui'
+import { reckonJob, useBenchStore, type PlannedProgram } from '../../state'
+import { StageLink, useUnits } from '../../ui'
 import { sayTime } from './sayTime'
 
 const WORDS = {
@@ -46,12 +46,32 @@ export function TimeOfOrder({ program, isPlanning }: { readonly program: Planned
         {ways.count > 1 &&
           ` Between ${ways.count} outlines the head goes ${length(ways.dark)}${ways.bound > 0 ? `; no order could do with less than ${length(ways.bound)}` : ''}.`}
       </p>
+      <Reckoned seconds={seconds} />
       {[...new Map(fills.map((it) => [it.of, it])).values()].map((it) => (
         <p key={it.of} className="text-[13px] text-second">
           {it.of}: {sayDirections(it)}
         </p>
       ))}
     </div>
+  )
+}
+
+/** Its time may be that of the job which is reckoned in Log. */
+function Reckoned({ seconds }: { readonly seconds: number }) {
+  const reckoned = useBenchStore((it) => it.bench?.log.job.beam.value ?? null)
+  const isIt = reckoned !== null && Math.abs(reckoned - seconds) < 1
+  return (
+    <p className="no-print py-1 text-[13px]">
+      {isIt ? (
+        <StageLink stage="log" part="money">
+          What it costs is reckoned with this time
+        </StageLink>
+      ) : (
+        <button type="button" className="link" onClick={() => reckonJob(seconds)}>
+          Reckon what it costs with this time
+        </button>
+      )}
+    </p>
   )
 }
 

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { setAt } from '../core/bench'
+import { setAt, shownNumber, standardUncertainty } from '../core/bench'
+import { rampWaist } from '../core/calibrate'
 import type { Bench } from '../core/document'
 import { storageHere } from '../../tests/workerHere'
 
@@ -111,6 +112,19 @@ describe('what the beam follows', () => {
     expect(state.reasonOf(await state.followRamp('ramp-1'))).toContain('read how the board lies')
     expect(bench().calibrate.focusBy).toBe('')
     expect(state.reasonOf(await state.followRamp('gone'))).toContain('gone')
+  })
+
+  it('enters the spot that a ramp gives where nobody has measured it, and lets a measured one stand', async () => {
+    edit('calibrate.focusBy', '')
+    edit('optics.spotY', { ...bench().optics.spotY, value: 0.2, typed: '0.2', origin: 'measured' })
+    expect(await state.followRamp('ramp-1')).toEqual([])
+    const { spotX, spotY } = bench().optics
+    const ramp = 2 * (shownNumber(state.engineOf(bench()).value(rampWaist, 'ramp-1', 'x').result) ?? 0)
+    expect(spotX).toMatchObject({ origin: 'measured', value: expect.closeTo(ramp, 3) as number })
+    expect(standardUncertainty(spotX.doubt)).toBeGreaterThan(0)
+    expect(spotY.value).toBe(0.2)
+    state.useBenchStore.temporal.getState().undo()
+    expect([bench().calibrate.focusBy, bench().optics.spotX.origin]).toEqual(['', 'assumed'])
   })
 
   it('takes the light at full power as typed, with its ±; without a machine the meter says so', async () => {

@@ -1,5 +1,5 @@
 import { setAt, shownNumber, type Fact } from '../core/bench'
-import { focusOfRamp, waist } from '../core/calibrate'
+import { focusOfRamp, rampWaist, waist } from '../core/calibrate'
 import type { Bench } from '../core/document'
 import { editBench, useBenchStore } from './benchStore'
 import { engineOf } from './evaluate'
@@ -15,7 +15,7 @@ export async function followRamp(id: string): Promise<Told> {
   if (shownNumber(engineOf(before).value(focusOfRamp, id).result) === null) {
     return told('Focus does not follow from this ramp yet: read how the board lies, and five lines or more of one set.')
   }
-  const edited = editBench('a ramp followed', (it) => withSpot(setAt(it, 'calibrate.focusBy', id)))
+  const edited = editBench('a ramp followed', (it) => withSpot(setAt(it, 'calibrate.focusBy', id), id))
   const { bench } = useBenchStore.getState()
   if (!isDone(edited) || bench === null) return edited
   const figure = engineOf(bench).withDoubt(focusOfRamp, id)
@@ -32,16 +32,17 @@ export async function followRamp(id: string): Promise<Told> {
   )
 }
 
-/** Where nobody has measured the spot, what the ramp says of it is entered: what is scanned and how it is pulsed go by it. */
-function withSpot(bench: Bench): Bench {
+/** Where nobody has measured the spot, what the ramp says of it, if it says so much, is entered: scans and pulses go by it. */
+function withSpot(bench: Bench, ramp: string): Bench {
   const engine = engineOf(bench)
   const at = new Date().toISOString()
   return (['x', 'y'] as const).reduce((it, side) => {
     const key = side === 'x' ? 'spotX' : 'spotY'
     if (it.optics[key].value !== null && it.optics[key].origin !== 'assumed') return it
-    const { result, doubt } = engine.withDoubt(waist, side)
+    const { result, doubt } = engine.withDoubt(rampWaist, ramp, side)
     const radius = shownNumber(result)
-    if (radius === null) return it
+    // Of a side of which too little was read, the beam goes by what was entered: that is no news.
+    if (radius === null || radius !== shownNumber(engine.value(waist, side).result)) return it
     const typed = (2 * radius).toFixed(3)
     const spot: Fact = {
       value: Number(typed),

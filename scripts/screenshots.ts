@@ -78,7 +78,7 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { name: 'start', act: async () => Promise.resolve() },
+  { name: 'start', act: (page) => page.getByText('Nothing yet.').waitFor() },
   { name: 'plan-schedule', act: (page) => openPlan(page, 'schedule') },
   { name: 'plan-cuts', act: (page) => openPlan(page, 'parts') },
   { name: 'motion', act: demo },

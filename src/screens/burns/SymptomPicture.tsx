@@ -9,7 +9,7 @@ export function SymptomPicture({ symptom, proof }: { readonly symptom: Symptom; 
           key={k}
           points={points.map(([x, y]) => `${x},${20 - y}`).join(' ')}
           fill="none"
-          stroke={isRim === true ? 'var(--ember)' : 'var(--ink)'}
+          stroke={isRim === true ? 'var(--second)' : 'var(--ink)'}
           strokeOpacity={dark}
           strokeWidth={width}
           strokeLinejoin="round"

@@ -75,7 +75,7 @@ function Line({ width }: { readonly width: number }) {
                   y={TOP + (k + 1) * LANE - 3 - tall}
                   width={Math.max(3, (to - from) * inner - 1)}
                   height={tall}
-                  fill={lane === 'burn' ? 'var(--ember)' : lane === 'repair' ? 'var(--stop)' : 'var(--ink)'}
+                  fill="var(--ink)"
                 />
               )
             })}

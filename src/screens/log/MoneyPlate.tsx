@@ -39,12 +39,12 @@ export function MoneyPlate() {
               words: 'costs',
               parts: [
                 [material.value, 'bg-ink'],
-                [wear, 'bg-ember'],
+                [wear, 'bar-hatched'],
                 [own, 'bg-second'],
-                [cost - material.value - wear - own, 'bg-look'],
+                [cost - material.value - wear - own, 'bar-open'],
               ],
             },
-            { words: 'to ask', parts: [[price, 'bg-teal']] },
+            { words: 'to ask', parts: [[price, 'bg-ink']] },
           ]}
         />
       )}
@@ -59,9 +59,9 @@ interface Bar {
 
 const PIECE_KEY = [
   ['material', 'bg-ink'],
-  ['wear and current', 'bg-ember'],
+  ['wear and current', 'bar-hatched'],
   ['own hands', 'bg-second'],
-  ['what is spoilt', 'bg-look'],
+  ['what is spoilt', 'bar-open'],
 ] as const
 
 function Bars(props: {

@@ -29,7 +29,7 @@ export function UpkeepPlate() {
             <span className="relative block h-5 border-y border-rule">
               {used !== null && (
                 <span
-                  className={`absolute inset-y-0.5 left-0 block ${used > 1 ? 'bg-look' : 'bg-ink'}`}
+                  className="absolute inset-y-0.5 left-0 block bg-ink"
                   style={{ width: `${Math.min(used, 1.5) * (100 / 1.5)}%` }}
                 />
               )}

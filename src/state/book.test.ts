@@ -123,6 +123,11 @@ describe('what the beam follows', () => {
     expect(spotX).toMatchObject({ origin: 'measured', value: expect.closeTo(ramp, 3) as number })
     expect(standardUncertainty(spotX.doubt)).toBeGreaterThan(0)
     expect(spotY.value).toBe(0.2)
+    const gave = state.useBenchStore
+      .getState()
+      .records.at(-1)
+      ?.gave.map((it) => it.figure)
+    expect(gave).toEqual(['calibrate.focusOfRamp', 'calibrate.rampWaist', 'calibrate.rampWaist'])
     state.useBenchStore.temporal.getState().undo()
     expect([bench().calibrate.focusBy, bench().optics.spotX.origin]).toEqual(['', 'assumed'])
   })

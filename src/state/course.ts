@@ -127,7 +127,7 @@ export function readForLesson(reading: Reading): Told {
       typed: isLength ? value.toFixed(2) : String(Math.round(value * 100)),
       typedUnit: isLength ? 'mm' : 'percent',
       origin: 'measured',
-      doubt: { kind: 'standard', u: isLength ? 0.05 : 0.08 },
+      doubt: { kind: 'standard', u: HOW_READ[reading].noise },
       at: new Date().toISOString(),
     },
     HOW_READ[reading].name,

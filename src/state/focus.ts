@@ -27,9 +27,18 @@ export async function followRamp(id: string): Promise<Told> {
       redo: 'Burn a focus ramp again and follow it.',
       beneath: [],
     },
-    [{ id: figure.def.id, args: [id], same: figure.doubt?.expanded ?? 0 }],
+    [{ id: figure.def.id, args: [id], same: figure.doubt?.expanded ?? 0 }, ...spotsOf(bench, id)],
     [],
   )
+}
+
+/** Both sides of the spot as far as the ramp gives them: a spot that was entered by it is stale when they move. */
+function spotsOf(bench: Bench, ramp: string) {
+  const engine = engineOf(bench)
+  return (['x', 'y'] as const).flatMap((side) => {
+    const { def, result, doubt } = engine.withDoubt(rampWaist, ramp, side)
+    return shownNumber(result) === null ? [] : [{ id: def.id, args: [ramp, side], same: doubt?.expanded ?? 0 }]
+  })
 }
 
 /** Where nobody has measured the spot, what the ramp says of it, if it says so much, is entered: scans and pulses go by it. */

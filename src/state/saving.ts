@@ -80,7 +80,12 @@ async function takeUpLeft(bench: Bench, stand: Stand): Promise<void> {
 
 /** What was left unsaved of a bench that was changed elsewhere since, as a bench beside it. */
 async function copyLeft(bench: Bench, { at }: Left): Promise<boolean> {
-  await filesThere()
+  try {
+    await filesThere()
+  } catch {
+    // A copy without its pictures is none: what was left stays where it is, for the next time.
+    return false
+  }
   const { records, files } = useBenchStore.getState()
   const name = `${bench.name.slice(0, 40)} (left ${at.slice(11, 16)})`
   const result = await addWhole(copyBundle({ bench, records, files }, newId, name), newId())

@@ -241,6 +241,9 @@ export const LESSONS: Readonly<Record<LessonId, Lesson>> = {
   },
 }
 
+/** Points from which a lesson counts as passed (common practice of marking). */
+export const PASSED = 80
+
 /** The grades of the course, each with its lessons in order. */
 export const COURSE: readonly { readonly grade: Grade; readonly lessons: readonly LessonId[] }[] = ([1, 2, 3] as const).map(
   (grade) => ({ grade, lessons: LESSON_IDS.filter((it) => LESSONS[it].grade === grade) }),

@@ -149,7 +149,8 @@ function Out({ now }: { readonly now: LessonNow }) {
 }
 
 function Note({ id }: { readonly id: LessonId }) {
-  const note = useCourse((it) => it.kept[id]?.note ?? '')
+  // What is typed stands, also where it is too long to be kept.
+  const [note, write] = useState(() => useCourse.getState().kept[id]?.note ?? '')
   const [said, say] = useState(DONE)
   return (
     <div className="no-print">
@@ -159,7 +160,10 @@ function Note({ id }: { readonly id: LessonId }) {
           className="input block w-full text-[13.5px] text-ink"
           rows={2}
           value={note}
-          onChange={(event) => say(keepLearnt(id, event.target.value))}
+          onChange={(event) => {
+            write(event.target.value)
+            say(keepLearnt(id, event.target.value))
+          }}
         />
       </label>
       <Findings findings={said} />

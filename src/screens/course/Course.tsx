@@ -1,11 +1,8 @@
 import { useEffect } from 'react'
 import { Link } from 'react-router'
-import { COURSE, LESSONS, LESSON_IDS, type LessonId } from '../../core/course'
+import { COURSE, LESSONS, LESSON_IDS, PASSED, type LessonId } from '../../core/course'
 import { useCourse } from '../../state'
 import { BeginLesson, Panel, VerdictMark } from '../../ui'
-
-/** From here on a lesson counts as passed. */
-const PASSED = 80
 
 const GRADES: Readonly<Record<1 | 2 | 3, string>> = {
   1: 'One thing at a time',

@@ -50,10 +50,10 @@ export function sayQuantity(value: number, expanded: number | null, unit: UnitId
   return `${number}${spread}${gap}${symbol}`
 }
 
-/** A limit or a setting in words: as many digits as it has, up to six, and no zeros behind them: `0.01 mm`. */
-export function sayExact(value: number, unit: UnitId): string {
+/** A limit or a setting in words: as many digits as it has, up to six or to `digits`, and no zeros behind them: `0.01 mm`. */
+export function sayExact(value: number, unit: UnitId, digits = 6): string {
   const { symbol } = unitOf(unit)
-  const number = group(String(Number(fromCore(value, unit).toPrecision(6))))
+  const number = group(String(Number(fromCore(value, unit).toPrecision(digits))))
   return `${number}${symbol === '' || symbol === '°' || symbol === '%' ? '' : THIN_SPACE}${symbol}`
 }
 

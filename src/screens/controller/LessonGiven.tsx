@@ -1,9 +1,10 @@
 import { useState, type ReactNode } from 'react'
 import { lessonOf, nameOf, seenOfWrong, type LessonTry } from '../../core/course'
 import { CULPRITS, SYMPTOM_SEEN, SYMPTOMS, type Culprit } from '../../core/faults'
+import { displayUnit, fromCore, sayExact, unitOf, type Quantity } from '../../core/units'
 import { drawFans, drawGlasses, drawMug } from '../../core/workshop'
 import { DONE, nameCause, switchHeadOn, useBenchStore, usePractised } from '../../state'
-import { Findings, Panel, StageLink } from '../../ui'
+import { Findings, Panel, StageLink, useUnits } from '../../ui'
 import { Spanner } from './Spanner'
 
 /** What lies on the table of a lesson, and what can be done there that belongs to no stage. */
@@ -87,28 +88,36 @@ function Glasses({ number }: { readonly number: number }) {
   )
 }
 
-const mm = (value: number, decimals: number): string => `${value.toFixed(decimals)} mm`
+/** Says a length in the bench's unit as finely as it was read, to so much. */
+function useLength(): (value: number, toWhat: number) => string {
+  const unit = displayUnit('length', useUnits())
+  return (value, toWhat) => {
+    const decimals = Math.max(0, Math.ceil(-Math.log10(fromCore(toWhat, unit))))
+    return `${fromCore(value, unit).toFixed(decimals)} ${unitOf(unit).symbol}`
+  }
+}
 
 function Mug({ number }: { readonly number: number }) {
   const { read, work } = drawMug(number)
+  const say = useLength()
   return (
     <Lying
       title="The mug, as calipers, rule and scales say"
       heads={['What', 'Read']}
       rows={[
-        ...read.sections.map(({ at, diameter }): [string, string] => [`Diameter ${at} mm from its mouth`, mm(diameter, 2)]),
-        ['Its length', mm(read.length, 1)],
-        ['Bore at its mouth, which is driven', mm(read.bore, 2)],
-        ['Depth of the bore', mm(read.boreDepth, 1)],
+        ...read.sections.map(({ at, diameter }): [string, string] => [`Diameter ${say(at, 1)} from its mouth`, say(diameter, 0.01)]),
+        ['Its length', say(read.length, 0.1)],
+        ['Bore at its mouth, which is driven', say(read.bore, 0.01)],
+        ['Depth of the bore', say(read.boreDepth, 0.1)],
         ['Its mass', `${Math.round(read.mass * 1000)} g`],
         [
           'Its handle stands out, from where to where',
-          `${mm(read.handleOut, 1)}, ${read.handleFrom.toFixed(1)} to ${mm(read.handleTo, 1)}`,
+          `${say(read.handleOut, 0.1)}, ${say(read.handleFrom, 0.1)} to ${say(read.handleTo, 0.1)}`,
         ],
       ]}
     >
       <p className="max-w-[46rem] py-2 text-[13.5px] text-second">
-        It is of enamelled steel. The work goes from {work.from} mm to {work.to} mm, 60 mm around. Three discs, measured, are on
+        It is of enamelled steel. The work goes from {say(work.from, 1)} to {say(work.to, 1)}, {say(60, 1)} around. Three discs, measured, are on
         the shelf on{' '}
         <StageLink stage="rotary" part="holders">
           Parts
@@ -121,14 +130,16 @@ function Mug({ number }: { readonly number: number }) {
 
 function Fans({ number }: { readonly number: number }) {
   const { offers } = drawFans(number)
+  const system = useUnits()
+  const say = (value: number, quantity: Quantity): string => sayExact(value, displayUnit(quantity, system), 4)
   return (
     <Lying
       title="Fans on offer, by their labels"
       heads={['Fan', 'Into free air', 'Mouth shut', 'Noise at 1 m']}
       rows={offers.map((it) => [
         it.name,
-        `${Math.round(it.freeFlow * 3600)} m³/h`,
-        `${it.shutOff.toFixed(1)} Pa`,
+        say(it.freeFlow, 'flow'),
+        say(it.shutOff, 'pressure'),
         `${it.noise} dB`,
       ])}
     >

@@ -1,9 +1,9 @@
-import { lessonOf } from '../../core/course'
+import { lessonOf, LESSONS } from '../../core/course'
 import { practiceOf, type Aspect, type AspectScore, type MendDone, type PracticeScore } from '../../core/document'
 import { displayUnit, printQuantity, type UnitId } from '../../core/units'
 import type { PracticeMachine } from '../../core/workshop'
 import { practiceNow, showTruth, useBenchStore, usePractised, useStandIns } from '../../state'
-import { Panel, StageLink, useUnits, VerdictMark } from '../../ui'
+import { Panel, Side, StageLink, useUnits, VerdictMark } from '../../ui'
 import { ControllerSide } from './ControllerSide'
 import { LessonGiven } from './LessonGiven'
 import { LessonPlate } from './LessonPlate'
@@ -173,7 +173,10 @@ export function PracticeGiven() {
   )
 }
 
-/** The machine and its verdicts beside it. */
+/** The machine and its verdicts beside it; of a lesson the verdicts of the stage where it is done. */
 export function PracticeSide() {
-  return <ControllerSide part="practice">{null}</ControllerSide>
+  const lesson = useBenchStore((it) => lessonOf(it.bench?.id ?? '')?.lesson)
+  const [stage, part] = (lesson === undefined ? undefined : LESSONS[lesson].aims[0]?.at)?.split('/') ?? ['controller', 'practice']
+  if (stage === undefined || stage === 'controller') return <ControllerSide part={part ?? 'practice'}>{null}</ControllerSide>
+  return <Side stage={stage} part={part} />
 }

@@ -1,7 +1,7 @@
 import { shownNumber, type FigureDef } from '../../core/bench'
 import type { Bench } from '../../core/document'
 import { jobCost, jobHands, jobPrice, jobWear, spentInAll } from '../../core/log'
-import { printFixed } from '../../core/units'
+import { printQuantity } from '../../core/units'
 import { engineOf, shownBench, useBenchStore } from '../../state'
 
 /** Two bars: what was spent against the bought thing, and what a piece is made of. */
@@ -82,7 +82,7 @@ function Bars(props: {
             {row.parts.map(([value, fill], k) => (
               <span key={k} className={`block h-5 ${fill}`} style={{ width: `${(value / most) * 82}%` }} />
             ))}
-            <span className="num pl-2">{printFixed(sum(row), 2)}</span>
+            <span className="num pl-2">{printQuantity(sum(row), null, 'money').value}</span>
           </span>
         </div>
       ))}

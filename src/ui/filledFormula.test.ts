@@ -24,7 +24,7 @@ function heightsRead(): Bench {
   return setAt(heron().bench, 'motion.heights', Object.fromEntries(places.map((it) => [`h${it.order}`, it])))
 }
 const filled = (id: string, args: readonly string[], on: Bench = bench, system: 'metric' | 'inch' = 'metric') =>
-  filledFormula(engineFor(on).byId(id, args), on, system).replace(/\\text\{([^}]*)\}/g, '$1')
+  filledFormula(engineFor(on).valueById(id, args), on, system).replace(/\\text\{([^}]*)\}/g, '$1')
 
 beforeAll(() => loadDomains())
 

@@ -7,20 +7,20 @@ import {
   shownNumber,
   SYMBOL,
   targetOf,
+  type Evaluation,
   type Path,
-  type WithDoubt,
 } from '../core/bench'
 import type { Bench } from '../core/document'
 import { printNumber, sayQuantity, type UnitSystem } from '../core/units'
 import { engineOf } from '../state'
 
 /** The form that is in use, in TeX, with its symbols as letters. */
-export function plainFormula({ def, args }: Pick<WithDoubt, 'def' | 'args'>, bench: Bench): string {
+export function plainFormula({ def, args }: Pick<Evaluation, 'def' | 'args'>, bench: Bench): string {
   return formInUse(def, bench, args).replace(SYMBOL, '$1')
 }
 
 /** The right side of a formula with each symbol replaced by its number, and the result behind it, in TeX. */
-export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSystem): string {
+export function filledFormula(figure: Evaluation, bench: Bench, system: UnitSystem): string {
   const { def, args } = figure
   const number = (symbol: string): string => {
     const target = targetOf(def, args, symbol)
@@ -41,7 +41,7 @@ export function filledFormula(figure: WithDoubt, bench: Bench, system: UnitSyste
 function figureNumber(id: string, args: readonly string[], bench: Bench, system: UnitSystem): string {
   const engine = engineOf(bench)
   if (!engine.has(id)) return '\\dots'
-  const used = engine.byId(id, args)
+  const used = engine.valueById(id, args)
   const value = shownNumber(used.result)
   return value === null ? '?' : texNumber(sayQuantity(value, null, figureUnit(used, system)))
 }

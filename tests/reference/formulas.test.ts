@@ -333,7 +333,7 @@ function valueOf(bench: Bench, def: AnyFigure, args: readonly string[], symbol: 
   if (target === null) throw new Error(`${def.id} does not say what ${symbol} is`)
   const engine = engineFor(bench)
   if ('figure' in target) {
-    const used = engine.byId(target.figure, target.args)
+    const used = engine.valueById(target.figure, target.args)
     return (shownNumber(used.result) ?? Number.NaN) * si(used.def.quantity)
   }
   const node = getAt(bench, target.path)

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import AxeBuilder from '@axe-core/playwright'
+import axe from 'axe-core'
 import { expect, test as base, type Download, type Locator, type Page } from '@playwright/test'
 import { placeOf } from '../../src/core/document'
 import { putBench } from '../../scripts/putBench'
@@ -79,11 +79,13 @@ export class Driver {
     await expect(this.page).toHaveURL(new RegExp(`${address}(/\\w+)?$`))
   }
 
-  /** Paths of all facts that have a field on the sheet that is open, for each axis or block in turn where they are chosen. */
-  async fieldsShown(): Promise<readonly string[]> {
+  /** Which of some facts have no field on the sheet that is open, for any axis or block where they are chosen. */
+  async fieldsMissing(paths: readonly string[]): Promise<readonly string[]> {
     const shown = async (): Promise<string[]> =>
       this.page.locator('main [data-fact]').evaluateAll((all) => all.map((it) => it.getAttribute('data-fact') ?? ''))
     const found = await shown()
+    const missing = (): readonly string[] => paths.filter((it) => !found.includes(it))
+    if (missing().length === 0) return []
     for (const axis of await this.page.getByRole('button', { name: /^([XYZ] axis|(left|right) motor)$/ }).all()) {
       await axis.click()
       found.push(...(await shown()))
@@ -97,7 +99,7 @@ export class Driver {
       await blocks.selectOption((await option.getAttribute('value')) ?? '')
       found.push(...(await shown()))
     }
-    return found
+    return missing()
   }
 
   /** The field of a fact in the given sentences, or in a cell of the nameplate. */
@@ -275,13 +277,18 @@ export class Driver {
 
   /** @param rules Only these, where the rest was looked at in another theme. */
   async expectNoAxeFindings(rules: readonly string[] = []): Promise<void> {
-    // No page has frames of another origin, so axe may run in the page itself; it is twice as fast.
-    const axe = new AxeBuilder({ page: this.page }).setLegacyMode()
+    // No page has frames, so axe runs in the page itself, and is brought there once for a document: it is large.
+    if (!(await this.page.evaluate(() => 'axe' in globalThis))) await this.page.evaluate(axe.source)
     // Only what is violated is told node by node: the rest is thousands of lines that nobody reads.
     const runOnly = rules.length > 0 ? { runOnly: { type: 'rule' as const, values: [...rules] } } : {}
-    axe.options({ resultTypes: ['violations'], ...runOnly })
-    const { violations } = await axe.analyze()
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((it) => it.html).join(' | ')}`)).toEqual([])
+    const findings = await this.page.evaluate(
+      async (options) => {
+        const { violations } = await (globalThis as unknown as { readonly axe: typeof axe }).axe.run(document, options)
+        return violations.map(({ id, nodes }) => `${id}: ${nodes.map((it) => it.html).join(' | ')}`)
+      },
+      { resultTypes: ['violations' as const], ...runOnly },
+    )
+    expect(findings).toEqual([])
   }
 }
 

@@ -13,38 +13,53 @@ const aFocusAlong = ofKindAlong('focus')
 /** The two sides of the spot: across X and across Y. */
 export const aSide = subjectOf<FocusBench>()('side of the spot', (): [axis: string][] => [['x'], ['y']])
 
-const LIU = 'Liu (1982), D² = 2w²·ln(F/F_th) (from memory), with w through focus by ISO 11146-1; least squares over all lines.'
-
-/** Lines across an axis that were read and left a mark, as entered: a line without one has no width, and no doubt of it. */
-function linesSeen(view: View<FocusBench>, id: string, across: string): readonly FocusLine[] {
-  const trial = view.asEntered.calibrate.trials.focus[id]
-  if (trial === undefined) return []
-  const read = new Map(
-    readOf(
-      trial,
-      focusLines(trial, sideOf(across)).map((it) => it.id),
-    ).map((it) => [it.id, it.value]),
-  )
-  return focusLines(trial, sideOf(across)).filter((it) => (read.get(it.id) ?? 0) > 0)
+/** What was read of a ramp across an axis. */
+interface RampRead {
+  /** Lines that left a mark. */
+  readonly lines: readonly FocusLine[]
+  /** Whether gap, block and length of the board are there. */
+  readonly isBoardRead: boolean
 }
+
+/** What is there to be read, as entered: a line without a mark has no width, and no doubt of it. */
+export const rampRead = figure({
+  id: 'calibrate.rampRead',
+  of: aFocusAlong,
+  label: 'Lines of the ramp that left a mark',
+  quantity: 'count',
+  formula: 'n',
+  symbols: {},
+  source: 'Counted; those without a width left none.',
+  doubt: { none: 'a line is there or not' },
+  work(view, id: string, across: string): RampRead {
+    const trial = view.asEntered.calibrate.trials.focus[id]
+    if (trial === undefined) return { lines: [], isBoardRead: false }
+    const lines = focusLines(trial, sideOf(across))
+    const read = readOf(
+      trial,
+      lines.map((it) => it.id),
+    )
+    const widths = new Map(read.map((it) => [it.id, it.value]))
+    return {
+      lines: lines.filter((it) => (widths.get(it.id) ?? 0) > 0),
+      isBoardRead: readOf(trial, BOARD).length === BOARD.length,
+    }
+  },
+})
+/** What is read of the board. */
+const BOARD = ['gap', 'lift', 'run'] as const
 const sideOf = (across: string): 'x' | 'y' => (across === 'x' ? 'x' : 'y')
 
 /** Widths that were read across an axis, with the gap at each. @throws {NotYet} where the board was not read. */
 function widthsOf(view: View<FocusBench>, id: string, across: string): readonly FocusWidth[] {
   const trial: Plain<Trial> = trialOf(view, 'focus', id)
-  const board = new Map(readOf(trial, ['gap', 'lift', 'run']).map((it) => [it.id, it.value]))
-  const [gap, lift, run] = ['gap', 'lift', 'run'].map((it) => board.get(it))
-  if (gap === undefined || lift === undefined || run === undefined || !(run > 0)) {
+  const { lines, isBoardRead } = view.figure(rampRead, id, across)
+  const of = (reading: string): number => trial.readings[reading] ?? Number.NaN
+  const [gap, lift, run] = isBoardRead ? [of('gap'), of('lift'), of('run')] : [0, 0, 0]
+  if (!isBoardRead || run <= 0) {
     throw new NotYet('read how the board lies: the gap at its low edge, the block, and how far it is from one to the other')
   }
-  const lines = linesSeen(view, id, across)
-  return readOf(
-    trial,
-    lines.map((it) => it.id),
-  ).map(({ at, value }) => {
-    const { along = 0, energy = 1 } = lines[at] ?? {}
-    return { gap: gap - (lift * along) / run, energy, width: value }
-  })
+  return lines.map((it) => ({ gap: gap - (lift * it.along) / run, energy: it.energy, width: of(it.id) }))
 }
 
 /** Order of the side's profile: to be found for the flat one, else a Gaussian's. */
@@ -53,8 +68,23 @@ function orderOf(view: View<FocusBench>, across: string): number | Flat {
   return flatAlong === across ? { about: flatOrder } : 2
 }
 
+const LIU = 'Liu (1982), D² = 2w²·ln(F/F_th) (from memory), with w through focus by ISO 11146-1; least squares over all lines.'
+
+/** What is fitted to the lines of a side, once for all figures that it gives. */
+export const rampFit = figure({
+  id: 'calibrate.rampFit',
+  of: aFocusAlong,
+  label: 'Beam by the ramp',
+  quantity: 'length',
+  formula: 'g_f, w_0, z_R',
+  symbols: {},
+  source: LIU,
+  doubt: { none: 'each of its numbers has a figure of its own' },
+  work: (view, id: string, across: string): FocusFit | null => fitFocus(widthsOf(view, id, across), orderOf(view, across)),
+})
+
 function fitOf(view: View<FocusBench>, id: string, across: string): FocusFit {
-  const fit = fitFocus(widthsOf(view, id, across), orderOf(view, across))
+  const fit = view.figure(rampFit, id, across)
   if (fit === null) throw new NotYet('read lines of two sets or more, at places on both sides of the thinnest')
   return fit
 }
@@ -64,9 +94,8 @@ function fitOf(view: View<FocusBench>, id: string, across: string): FocusFit {
  * Source: by definition.
  */
 export function isWhole(view: View<FocusBench>, id: string, across: string): boolean {
-  const trial = view.asEntered.calibrate.trials.focus[id]
-  if (trial === undefined || readOf(trial, ['gap', 'lift', 'run']).length < 3) return false
-  return areEnough(linesSeen(view, id, across), view.bench.optics.flatAlong === across)
+  const { lines, isBoardRead } = view.figure(rampRead, id, across)
+  return isBoardRead && areEnough(lines, view.bench.optics.flatAlong === across)
 }
 
 /** Energy of the set of which most lines were read. */
@@ -87,7 +116,7 @@ export const focusAcross = figure({
   work(view, id: string, across: string): number {
     const widths = widthsOf(view, id, across)
     if (isWhole(view, id, across)) return fitOf(view, id, across).gap
-    const { energy } = largestSet(linesSeen(view, id, across))
+    const { energy } = largestSet(view.figure(rampRead, id, across).lines)
     const middle = middleOfWidths(widths.filter((it) => it.energy === energy))
     if (middle === null) throw new NotYet('read five lines of one set or more, at places on both sides of the thinnest')
     return middle
@@ -105,7 +134,7 @@ export const focusOfRamp = figure({
   doubt: 'nudge',
   work(view, id: string): number {
     const read = (['x', 'y'] as const).filter(
-      (across) => isWhole(view, id, across) || largestSet(linesSeen(view, id, across)).count >= LEAST_FOR_MIDDLE,
+      (across) => isWhole(view, id, across) || largestSet(view.figure(rampRead, id, across).lines).count >= LEAST_FOR_MIDDLE,
     )
     const gaps = (read.length === 0 ? (['y'] as const) : read).map((across) => view.figure(focusAcross, id, across))
     return gaps.reduce((sum, it) => sum + it, 0) / gaps.length

@@ -1,5 +1,5 @@
 // What both commands need first: the packages of the lock file, and for the tests Debian's Chromium.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -9,6 +9,17 @@ export const CHROMIUM = process.env.FINE_KERF_CHROMIUM ?? '/usr/bin/chromium'
 
 export function run(command, args, options = {}) {
   return spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options }).status ?? 1
+}
+
+/** Runs beside others: what it says is kept until it ends. */
+export function runTold(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+    let told = ''
+    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (told += text))
+    child.on('error', ({ message }) => resolve({ status: 1, told: `${message}\n` }))
+    child.on('close', (status) => resolve({ status: status ?? 1, told }))
+  })
 }
 
 /** Installs the packages where they are missing or the lock file has changed since. */

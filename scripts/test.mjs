@@ -2,7 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { buildIfNeeded } from './build.mjs'
-import { prepareChromium, preparePackages, ROOT, run } from './prepare.mjs'
+import { prepareChromium, preparePackages, ROOT, run, runTold } from './prepare.mjs'
 
 const REPORTS = join(ROOT, '.reports')
 const bin = (path) => join('node_modules', path)
@@ -14,10 +14,16 @@ function count(passed, failed, name) {
   console.log(`— ${name}: ${passed} passed, ${failed} failed`)
 }
 
-/** A check that has no tests of its own counts as one. */
-function check(name, args) {
-  const failed = run('node', args) === 0 ? 0 : 1
-  count(1 - failed, failed, name)
+/** Checks that have no tests of their own count as one each; several run beside each other, and tell what they found when they end. */
+async function check(...checks) {
+  await Promise.all(
+    checks.map(async ([name, args]) => {
+      const { status, told } = await runTold('node', args)
+      process.stdout.write(told)
+      const failed = status === 0 ? 0 : 1
+      count(1 - failed, failed, name)
+    }),
+  )
 }
 
 /** Counts a runner's own report; a missing report, a suite that does not load or no test at all is a failure. */
@@ -33,12 +39,16 @@ preparePackages()
 prepareChromium()
 rmSync(REPORTS, { recursive: true, force: true })
 mkdirSync(REPORTS)
-check('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'])
-check('format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn'])
-check('types', [bin('typescript-native/bin/tsc'), '-b'])
-check('layers', [bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', 'src', 'server'])
-check('docstrings', ['--import', 'tsx', 'scripts/docstrings.ts'])
-check('schema', ['--import', 'tsx', 'scripts/schema.ts', '--check'])
+await check(['lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0', '--concurrency', '2']])
+await check(
+  ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level', 'warn']],
+  ['types', [bin('typescript-native/bin/tsc'), '-b']],
+)
+await check(
+  ['layers', [bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', 'src', 'server']],
+  ['docstrings', ['--import', 'tsx', 'scripts/docstrings.ts']],
+  ['schema', ['--import', 'tsx', 'scripts/schema.ts', '--check']],
+)
 runner(
   'unit and reference',
   [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(REPORTS, 'unit.json')}`],

@@ -25,7 +25,9 @@ for (const half of [0, 1]) {
     for (const stage of LOOKED_AT.filter((_, k) => k % 2 === half)) {
       for (const part of stage.parts) {
         await bench.openStage('heron', stage.id, part.id)
-        await page.locator('main details:not([open]) > summary').evaluateAll((all: HTMLElement[]) => all.forEach((it) => it.click()))
+        await page
+          .locator('main details:not([open]) > summary')
+          .evaluateAll((all: HTMLElement[]) => all.forEach((it) => it.click()))
         await look()
       }
     }

@@ -105,7 +105,10 @@ function Mug({ number }: { readonly number: number }) {
       title="The mug, as calipers, rule and scales say"
       heads={['What', 'Read']}
       rows={[
-        ...read.sections.map(({ at, diameter }): [string, string] => [`Diameter ${say(at, 1)} from its mouth`, say(diameter, 0.01)]),
+        ...read.sections.map(({ at, diameter }): [string, string] => [
+          `Diameter ${say(at, 1)} from its mouth`,
+          say(diameter, 0.01),
+        ]),
         ['Its length', say(read.length, 0.1)],
         ['Bore at its mouth, which is driven', say(read.bore, 0.01)],
         ['Depth of the bore', say(read.boreDepth, 0.1)],
@@ -117,8 +120,8 @@ function Mug({ number }: { readonly number: number }) {
       ]}
     >
       <p className="max-w-[46rem] py-2 text-[13.5px] text-second">
-        It is of enamelled steel. The work goes from {say(work.from, 1)} to {say(work.to, 1)}, {say(60, 1)} around. Three discs, measured, are on
-        the shelf on{' '}
+        It is of enamelled steel. The work goes from {say(work.from, 1)} to {say(work.to, 1)}, {say(60, 1)} around. Three discs,
+        measured, are on the shelf on{' '}
         <StageLink stage="rotary" part="holders">
           Parts
         </StageLink>
@@ -136,12 +139,7 @@ function Fans({ number }: { readonly number: number }) {
     <Lying
       title="Fans on offer, by their labels"
       heads={['Fan', 'Into free air', 'Mouth shut', 'Noise at 1 m']}
-      rows={offers.map((it) => [
-        it.name,
-        say(it.freeFlow, 'flow'),
-        say(it.shutOff, 'pressure'),
-        `${it.noise} dB`,
-      ])}
+      rows={offers.map((it) => [it.name, say(it.freeFlow, 'flow'), say(it.shutOff, 'pressure'), `${it.noise} dB`])}
     >
       <p className="max-w-[46rem] py-2 text-[13.5px] text-second">
         A fan’s curve runs straight between its two ends. What stands before and behind the fan, a carbon filter among it, was

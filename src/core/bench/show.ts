@@ -1,5 +1,6 @@
-import { displayUnit, printQuantity, unitOf, type UnitId, type UnitSystem } from '../units'
-import type { WithDoubt } from './evaluation'
+import { displayUnit, fromCore, printQuantity, unitOf, type UnitId, type UnitSystem } from '../units'
+import { shownNumber } from './doubt'
+import type { Evaluation } from './evaluation'
 import type { Fact } from './fact'
 
 /** How a fact stands in a sentence: what was typed, its unit if that was not typed too, and ± for a reading. */
@@ -41,7 +42,9 @@ export function sayDoubt(fact: Fact): string {
   }
 }
 
-/** The unit in which a figure is shown. */
-export function figureUnit({ def }: Pick<WithDoubt, 'def'>, system: UnitSystem): UnitId {
-  return def.show?.[system] ?? displayUnit(def.quantity, system)
+/** The unit in which a figure is shown: days in hours where they are less than one. */
+export function figureUnit({ def, result }: Pick<Evaluation, 'def' | 'result'>, system: UnitSystem): UnitId {
+  const unit = def.show?.[system] ?? displayUnit(def.quantity, system)
+  const value = unit === 'd' ? shownNumber(result) : null
+  return value !== null && Math.abs(fromCore(value, unit)) < 1 ? 'h' : unit
 }

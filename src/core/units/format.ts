@@ -14,6 +14,11 @@ export interface Printed {
 
 /** Printed to the hundredth, as prices are written. */
 const MONEY: readonly UnitId[] = ['money', 'perH']
+/** Digits of a number without an uncertainty; days ahead are told from a pace that is no better known than two. */
+const DIGITS = 4
+const DIGITS_OF_DAYS = 2
+/** Below this the digits that a number has are enough: zeros behind them tell nothing. */
+const TINY = 1e-3
 
 /**
  * Prints a value of the core in a unit, its expanded uncertainty to two digits and itself to the same place.
@@ -28,18 +33,20 @@ export function printQuantity(value: number, expanded: number | null, unit: Unit
   const spread = expanded === null ? 0 : Math.abs(doubtFromCore(expanded, unit))
   if (!Number.isFinite(shown)) return { value: '–', plusMinus: null, unit: symbol }
   if (!(spread > Math.abs(shown) * 1e-9) || !Number.isFinite(spread)) {
-    const text = MONEY.includes(unit) && !Number.isInteger(shown) ? group(fixed(shown, 2)) : printNumber(shown)
+    const digits = unit === 'd' ? DIGITS_OF_DAYS : DIGITS
+    const text = MONEY.includes(unit) && !Number.isInteger(shown) ? group(fixed(shown, 2)) : printNumber(shown, digits)
     return { value: text, plusMinus: null, unit: symbol }
   }
   const decimals = decimalsOf(spread, 2)
   return { value: group(fixed(shown, decimals)), plusMinus: group(fixed(spread, decimals)), unit: symbol }
 }
 
-/** A bare number with four significant digits, and all digits of its whole part. */
-export function printNumber(value: number, digits = 4): string {
+/** A bare number with four significant digits, and all digits of its whole part: `80.40`, `12345`, `0.000001`. */
+export function printNumber(value: number, digits = DIGITS): string {
   if (value === 0) return '0'
   if (Number.isInteger(value) && Math.abs(value) < 1e9) return group(String(value))
-  return group(fixed(value, Math.max(0, decimalsOf(value, digits))))
+  const text = fixed(value, Math.max(0, decimalsOf(value, digits)))
+  return group(Math.abs(value) < TINY ? text.replace(/\.?0+$/, '') : text)
 }
 
 /** One line of text: `80.414 ± 0.023 steps/mm`. */

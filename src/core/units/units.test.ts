@@ -108,6 +108,10 @@ describe('what is printed', () => {
     [80, null, 'steps/mm', '80 steps/mm'],
     [-12.3456, null, 'mm', '−12.35 mm'],
     [0.00125, 0.00088, 'deg', '0.072 ± 0.050°'],
+    [5_436_288, null, 'd', '63 d'],
+    [182_045, null, 'd', '2.1 d'],
+    [1e-6, null, 'mm', '0.000001 mm'],
+    [-4e-14, null, 'mm', '0 mm'],
   ] as const)('%d ± %d in %s', (core, expanded, unit, text) => {
     expect(sayQuantity(core, expanded, unit).replace(/\u00a0/g, ' ')).toBe(text)
   })

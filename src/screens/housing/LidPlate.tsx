@@ -5,10 +5,10 @@ import type { Bench } from '../../core/document'
 import { printFixed } from '../../core/units'
 import { engineOf, shownBench, useBenchStore } from '../../state'
 import { CENTRE_LINE, useDrag } from '../../ui'
+import { HINGE, layOutLid, type Spot } from './lidLayout'
 import { seenBox } from './seen'
 
 const SIZE = { width: 820, height: 420 } as const
-const HINGE = { x: 320, y: 250 } as const
 const CHART = { left: 520, right: 800, top: 48, bottom: 340 } as const
 const DEGREE = Math.PI / 180
 
@@ -53,19 +53,9 @@ interface SideProps {
 
 /** The box with its lid at an angle, its springs and its centre. */
 function Side({ bench, long, deep, high, angle, most, set }: SideProps) {
-  const { lid } = bench.housing
-  const isFront = lid.form.chosen === 'front'
-  const scale = 225 / Math.max(long, deep, 1.4 * high)
-  // The free edge lies at the left of the hinge when shut on top, below it when shut in front.
-  const turn = angle * DEGREE
-  const way = (along: number, above: number): readonly [number, number] => {
-    const [c, s] = [Math.cos(turn), Math.sin(turn)]
-    const [out, up] = [along * c - above * s, along * s + above * c]
-    return isFront ? [HINGE.x - up * scale, HINGE.y + out * scale] : [HINGE.x - out * scale, HINGE.y - up * scale]
-  }
-  const place = (out: number, up: number): readonly [number, number] =>
-    isFront ? [HINGE.x - up * scale, HINGE.y + out * scale] : [HINGE.x - out * scale, HINGE.y - up * scale]
-  const edge = way(long, 0)
+  const laid = layOutLid({ form: bench.housing.lid.form.chosen === 'front' ? 'front' : 'top', long, deep, high })
+  const onLid: Place = (along, above) => laid.lidAt(angle, along, above)
+  const edge = onLid(long, 0)
   const centre = shownNumber(engineOf(bench).value(lidCentre).result)
   const drag = useDrag({
     move: (_, event) => {
@@ -73,22 +63,17 @@ function Side({ bench, long, deep, high, angle, most, set }: SideProps) {
       const matrix = svg?.getScreenCTM()
       if (matrix === null || matrix === undefined) return
       const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-      const [dx, dy] = [HINGE.x - at.x, HINGE.y - at.y]
-      const found = (isFront ? Math.atan2(dx, -dy) : Math.atan2(dy, dx)) / DEGREE
-      set(Math.min(most, Math.max(0, found)))
+      set(Math.min(most, Math.max(0, laid.angleTo(at.x, at.y))))
     },
     step: (right, up) => set(Math.min(most, Math.max(0, angle + 5 * (right + up)))),
   })
-  const box = isFront
-    ? `M${HINGE.x} ${HINGE.y}h${deep * scale}v${high * scale}h${-deep * scale}`
-    : `M${HINGE.x} ${HINGE.y}v${high * scale}h${-deep * scale}v${-high * scale}`
   return (
     <g fill="none" stroke="var(--ink)" strokeWidth="1.5">
-      <path d={box} />
-      <path d={arc(HINGE, long * scale, isFront, most)} stroke="var(--second)" strokeWidth="0.8" strokeDasharray={CENTRE_LINE} />
-      <Springs bench={bench} way={way} place={place} />
+      <path d={laid.box} />
+      <path d={laid.arc(most)} stroke="var(--second)" strokeWidth="0.8" strokeDasharray={CENTRE_LINE} />
+      <Springs bench={bench} way={onLid} place={laid.place} />
       <path d={`M${HINGE.x} ${HINGE.y}L${edge[0]} ${edge[1]}`} strokeWidth="4.5" />
-      {centre !== null && Number.isFinite(centre) && <Centre at={way(centre, 0)} bench={bench} />}
+      {centre !== null && Number.isFinite(centre) && <Centre at={onLid(centre, 0)} bench={bench} />}
       <circle cx={HINGE.x} cy={HINGE.y} r="5" fill="var(--paper)" />
       <circle
         cx={edge[0]}
@@ -113,15 +98,7 @@ function Side({ bench, long, deep, high, angle, most, set }: SideProps) {
   )
 }
 
-/** The way of the lid's edge. */
-function arc({ x, y }: typeof HINGE, r: number, isFront: boolean, most: number): string {
-  const a = most * DEGREE
-  return isFront
-    ? `M${x} ${y + r}A${r} ${r} 0 0 1 ${x - r * Math.sin(a)} ${y + r * Math.cos(a)}`
-    : `M${x - r} ${y}A${r} ${r} 0 0 1 ${x - r * Math.cos(a)} ${y - r * Math.sin(a)}`
-}
-
-type Place = (out: number, up: number) => readonly [number, number]
+type Place = (along: number, above: number) => Spot
 
 function Springs({ bench, way, place }: { readonly bench: Bench; readonly way: Place; readonly place: Place }) {
   const { onLid, boxOut, boxDown } = bench.housing.lid

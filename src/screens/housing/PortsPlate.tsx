@@ -1,8 +1,9 @@
 import { shownNumber } from '../../core/bench'
-import { aLightWay, lightRoom, onWall, wayOfLight, type LineOut } from '../../core/housing'
+import { aLightWay, lightRoom, wayOfLight, type LineOut } from '../../core/housing'
 import type { Bench } from '../../core/document'
 import { engineOf, shownBench, useBenchStore } from '../../state'
 import { Hatching, Plate, ScaleBar, usePlateFrame } from '../../ui'
+import { layOutPort, lineOnView, onView, type PortBlock, type PortDrawn, type PortView } from './portLayout'
 import { seenBox, type SeenBox } from './seen'
 
 const MARGINS = { left: 60, right: 60, top: 44, bottom: 52 }
@@ -32,8 +33,6 @@ export function PortsPlate() {
   )
 }
 
-type View = 'above' | 'front'
-
 function Drawing({ bench, seen, side }: { readonly bench: Bench; readonly seen: SeenBox; readonly side: number }) {
   const frame = usePlateFrame()
   return (
@@ -46,11 +45,7 @@ function Drawing({ bench, seen, side }: { readonly bench: Bench; readonly seen: 
   )
 }
 
-/** A place of the inside on a view, mm of the drawing. */
-const placed = (view: View, left: number, [x, y, z]: readonly [number, number, number]): readonly [number, number] =>
-  view === 'above' ? [left + x, y] : [left + x, z]
-
-function Box(props: { readonly bench: Bench; readonly seen: SeenBox; readonly left: number; readonly view: View }) {
+function Box(props: { readonly bench: Bench; readonly seen: SeenBox; readonly left: number; readonly view: PortView }) {
   const { bench, seen, left, view } = props
   const frame = usePlateFrame()
   const high = view === 'above' ? seen.y : seen.z
@@ -69,7 +64,7 @@ function Box(props: { readonly bench: Bench; readonly seen: SeenBox; readonly le
         strokeWidth="1.2"
       />
       {seen.patches.map((it) => {
-        const [a, b] = [placed(view, left, [it.low[0], it.low[1], it.at]), placed(view, left, [it.high[0], it.high[1], it.at])]
+        const [a, b] = [onView(view, left, [it.low[0], it.low[1], it.at]), onView(view, left, [it.high[0], it.high[1], it.at])]
         return (
           <rect
             key={it.at}
@@ -91,29 +86,14 @@ function Box(props: { readonly bench: Bench; readonly seen: SeenBox; readonly le
   )
 }
 
-type PortNow = Bench['housing']['ports'][string]
-
 /** An opening as a break in its wall, with its baffles. */
-function Port({
-  port,
-  seen,
-  left,
-  view,
-}: {
-  readonly port: PortNow
-  readonly seen: SeenBox
-  readonly left: number
-  readonly view: View
-}) {
+function Port(props: { readonly port: PortDrawn; readonly seen: SeenBox; readonly left: number; readonly view: PortView }) {
+  const { port, seen, left, view } = props
   const frame = usePlateFrame()
-  const { x, y, width, height } = port
-  if (seen.box === null || x.value === null || y.value === null || width.value === null) return null
-  const tall = port.round.chosen === 'yes' ? width.value : (height.value ?? width.value)
-  const [p, q] = onWall(port.wall, x.value, y.value, seen.box, seen.t)
-  const shape = shapeOf(port, seen, [p, q], [width.value, tall])
-  const at = (one: readonly [number, number, number]): readonly [number, number] => placed(view, left, one)
-  const drawn = (low: readonly [number, number, number], high: readonly [number, number, number]) => {
-    const [a, b] = [at(low), at(high)]
+  const laid = layOutPort(port, seen)
+  if (laid === null) return null
+  const drawn = ({ low, high }: PortBlock) => {
+    const [a, b] = [onView(view, left, low), onView(view, left, high)]
     return {
       x: Math.min(frame.x(a[0]), frame.x(b[0])),
       y: Math.min(frame.y(a[1]), frame.y(b[1])),
@@ -121,7 +101,7 @@ function Port({
       height: Math.max(1.5, Math.abs(frame.y(b[1]) - frame.y(a[1]))),
     }
   }
-  const hole = drawn(shape.low, shape.high)
+  const hole = drawn(laid.opening)
   return (
     <g>
       <rect
@@ -131,18 +111,9 @@ function Port({
         strokeWidth="1"
         strokeDasharray={port.filled.chosen === 'yes' ? '3 2' : undefined}
       />
-      {Object.entries(port.baffles).map(([id, it]) => {
-        const away = it.away.value ?? 40
-        const over = it.over.value ?? 40
-        const inner = shapeOf(
-          { ...port },
-          seen,
-          onWall(port.wall, (x.value ?? 0) + it.right, (y.value ?? 0) + it.up, seen.box ?? NEVER, seen.t),
-          [(width.value ?? 0) + 2 * over, tall + 2 * over],
-          away,
-        )
-        return <rect key={id} {...drawn(inner.low, inner.high)} fill="var(--ink)" />
-      })}
+      {laid.baffles.map(([id, plate]) => (
+        <rect key={id} {...drawn(plate)} fill="var(--ink)" />
+      ))}
       <text
         x={hole.x + hole.width / 2}
         y={labelAt(hole, view, port)}
@@ -159,42 +130,13 @@ function Port({
   )
 }
 
-const NEVER = { outside: { x: 0, y: 0, z: 0 }, inside: { x: 0, y: 0, z: 0 }, panels: [], lid: { long: 0, wide: 0 }, frame: null }
-
-function labelAt(hole: { readonly y: number; readonly height: number }, view: View, { wall }: PortNow): number {
+function labelAt(hole: { readonly y: number; readonly height: number }, view: PortView, { wall }: PortDrawn): number {
   const isBelow = (view === 'above' && wall === 'front') || (view === 'front' && wall === 'floor')
   return isBelow ? hole.y + hole.height + 16 : hole.y - 5
 }
 
-/** An opening, or a plate so far inside it, as a block of the inside. */
-function shapeOf(
-  { wall }: Pick<PortNow, 'wall'>,
-  { x, y, z, t }: SeenBox,
-  [p, q]: readonly [number, number],
-  [wide, tall]: readonly [number, number],
-  away?: number,
-): { readonly low: readonly [number, number, number]; readonly high: readonly [number, number, number] } {
-  const plate = away === undefined ? null : 2
-  const span = (inner: number, out: 1 | -1): readonly [number, number] => {
-    if (plate === null) return out > 0 ? [inner, inner + t] : [inner - t, inner]
-    const at = inner - out * (away ?? 0)
-    return [at - plate / 2, at + plate / 2]
-  }
-  const [p0, p1, q0, q1] = [p - wide / 2, p + wide / 2, q - tall / 2, q + tall / 2]
-  if (wall === 'left' || wall === 'right') {
-    const [a, b] = span(wall === 'left' ? 0 : x, wall === 'left' ? -1 : 1)
-    return { low: [a, p0, q0], high: [b, p1, q1] }
-  }
-  if (wall === 'front' || wall === 'back') {
-    const [a, b] = span(wall === 'front' ? 0 : y, wall === 'front' ? -1 : 1)
-    return { low: [p0, a, q0], high: [p1, b, q1] }
-  }
-  const [a, b] = span(wall === 'floor' ? 0 : z, wall === 'floor' ? -1 : 1)
-  return { low: [p0, q0, a], high: [p1, q1, b] }
-}
-
 /** Lines that lead out, in the beam's own colour. */
-function Lines({ bench, left, view }: { readonly bench: Bench; readonly left: number; readonly view: View }) {
+function Lines({ bench, left, view }: { readonly bench: Bench; readonly left: number; readonly view: PortView }) {
   const frame = usePlateFrame()
   const engine = engineOf(bench)
   return aLightWay.each(bench).map(([id]) => {
@@ -202,19 +144,15 @@ function Lines({ bench, left, view }: { readonly bench: Bench; readonly left: nu
     const found = engine.value(wayOfLight, id).result
     const line: LineOut | null = found.known ? found.value.line : null
     if (line === null) return null
-    const [a, b] = [placed(view, left, line.from), placed(view, left, line.to)]
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-    const long = Math.hypot(dx, dy)
-    const beyond = long === 0 ? 0 : 60 / long
-    const end = [b[0] + dx * beyond, b[1] + dy * beyond] as const
+    const { from, to } = lineOnView(view, left, line)
     return (
       <g key={id} stroke="var(--ember)" data-line-out={id}>
         <path
-          d={`M${frame.x(a[0])} ${frame.y(a[1])}L${frame.x(end[0])} ${frame.y(end[1])}`}
+          d={`M${frame.x(from[0])} ${frame.y(from[1])}L${frame.x(to[0])} ${frame.y(to[1])}`}
           strokeWidth="1.8"
           strokeDasharray="8 3"
         />
-        <circle cx={frame.x(a[0])} cy={frame.y(a[1])} r="3" fill="var(--ember)" stroke="none" />
+        <circle cx={frame.x(from[0])} cy={frame.y(from[1])} r="3" fill="var(--ember)" stroke="none" />
       </g>
     )
   })

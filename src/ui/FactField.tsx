@@ -53,7 +53,15 @@ export const FactField = memo(function FactField({
 
 function Shown({ fact, bare }: { readonly fact: Fact; readonly bare: boolean }) {
   const { text, unit, plusMinus } = showFact(fact)
-  if (text === '') return <span className="origin-assumed text-second">enter{unit === '' ? '' : ` ${unit}`}</span>
+  if (text === '')
+    return (
+      <span className="origin-assumed text-second">
+        <span className="print:hidden">enter</span>
+        {/* On paper there is room to write. */}
+        <span className="hidden w-12 print:inline-block" aria-hidden />
+        {unit === '' ? '' : ` ${unit}`}
+      </span>
+    )
   return (
     <span className={`origin-${fact.origin}`}>
       {text}

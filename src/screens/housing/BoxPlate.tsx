@@ -13,6 +13,7 @@ import {
   usePlateFrame,
   type DimensionLine,
 } from '../../ui'
+import { cameraCone, insideFromFront, insideFromLeft, type BoxBlock, type BoxInside } from './boxLayout'
 import { seenBox, type SeenBox } from './seen'
 
 const MARGINS = { left: 72, right: 26, top: 40, bottom: 74 }
@@ -65,10 +66,11 @@ function Drawing({ bench, seen, side }: { readonly bench: Bench; readonly seen: 
     <>
       <Hatching id="box-cut" />
       <View left={0} wide={seen.x} seen={seen} name="from the front">
-        <MachineFromFront bench={bench} seen={seen} />
+        <Inside of={insideFromFront(bench, seen)} left={0} />
+        <Camera bench={bench} seen={seen} />
       </View>
       <View left={side} wide={seen.y} seen={seen} name="from the left">
-        <MachineFromSide bench={bench} seen={seen} left={side} />
+        <Inside of={insideFromLeft(bench, seen)} left={side} />
       </View>
       {lines.map((it) => (
         <DimensionDrawing key={it.path} {...it} />
@@ -120,76 +122,36 @@ function View(props: {
   )
 }
 
-/** A dashed block with its name. */
-function Block(props: {
-  readonly x0: number
-  readonly z0: number
-  readonly x1: number
-  readonly z1: number
-  readonly words?: string
-}) {
-  const { x0, z0, x1, z1, words } = props
+/** What stands in the box, from where the view’s inner corner is: dashed blocks with their names, and where the beam can be. */
+function Inside({ of: { blocks, work }, left }: { readonly of: BoxInside; readonly left: number }) {
   const frame = usePlateFrame()
-  if (![x0, z0, x1, z1].every(Number.isFinite)) return null
-  return (
-    <g>
-      <rect
-        x={frame.x(x0)}
-        y={frame.y(z1)}
-        width={Math.max(0, frame.x(x1) - frame.x(x0))}
-        height={Math.max(0, frame.y(z0) - frame.y(z1))}
-        fill="none"
-        stroke="var(--second)"
-        strokeWidth="1.1"
-        strokeDasharray="6 4"
-      />
-      {words !== undefined && (
-        <text x={(frame.x(x0) + frame.x(x1)) / 2} y={frame.y(z1) + 16} textAnchor="middle" fontSize="11.5" fill="var(--second)">
-          {words}
-        </text>
-      )}
-    </g>
-  )
-}
-
-/** Bed and spot: where the beam is or can be. */
-function Work({ low, high, at }: { readonly low: number; readonly high: number; readonly at: number }) {
-  const frame = usePlateFrame()
-  return <path d={`M${frame.x(low)} ${frame.y(at)}H${frame.x(high)}`} stroke="var(--ember)" strokeWidth="2.6" />
-}
-
-function MachineFromFront({ bench, seen }: { readonly bench: Bench; readonly seen: SeenBox }) {
-  const { needs } = bench.housing
-  const feet = bench.rotary.stack.feet.value ?? 0
-  const wide = needs.machineX.value
-  const high = needs.machineZ.value
-  if (wide === null || high === null) return null
-  const left = (seen.x - wide) / 2
+  const isThere = ({ x0, z0, x1, z1 }: BoxBlock): boolean => [x0, z0, x1, z1].every(Number.isFinite)
   return (
     <>
-      <Block x0={left} z0={feet} x1={left + wide} z1={feet + high} words="machine" />
-      {seen.patches.map((it) => (
-        <Work key={it.at} low={it.low[0]} high={it.high[0]} at={it.at} />
+      {blocks.filter(isThere).map(({ x0, z0, x1, z1, words }) => (
+        <g key={words}>
+          <rect
+            x={frame.x(left + x0)}
+            y={frame.y(z1)}
+            width={Math.max(0, frame.x(left + x1) - frame.x(left + x0))}
+            height={Math.max(0, frame.y(z0) - frame.y(z1))}
+            fill="none"
+            stroke="var(--second)"
+            strokeWidth="1.1"
+            strokeDasharray="6 4"
+          />
+          <text x={frame.x(left + (x0 + x1) / 2)} y={frame.y(z1) + 16} textAnchor="middle" fontSize="11.5" fill="var(--second)">
+            {words}
+          </text>
+        </g>
       ))}
-      <Camera bench={bench} seen={seen} />
-    </>
-  )
-}
-
-function MachineFromSide({ bench, seen, left }: { readonly bench: Bench; readonly seen: SeenBox; readonly left: number }) {
-  const { needs } = bench.housing
-  const feet = bench.rotary.stack.feet.value ?? 0
-  const deep = needs.machineY.value
-  const high = needs.machineZ.value
-  if (deep === null || high === null) return null
-  // The machine stands towards the back, its cables behind it; the front of this view lies at its right.
-  const behind = needs.loopBehind.value ?? 0
-  return (
-    <>
-      <Block x0={left} z0={feet} x1={left + behind} z1={feet + high} words={behind > 0 ? 'cables' : ''} />
-      <Block x0={left + behind} z0={feet} x1={left + behind + deep} z1={feet + high} words="machine" />
-      {seen.patches.map((it) => (
-        <Work key={it.at} low={left + seen.y - it.high[1]} high={left + seen.y - it.low[1]} at={it.at} />
+      {work.map(({ low, high, at }) => (
+        <path
+          key={at}
+          d={`M${frame.x(left + low)} ${frame.y(at)}H${frame.x(left + high)}`}
+          stroke="var(--ember)"
+          strokeWidth="2.6"
+        />
       ))}
     </>
   )
@@ -198,20 +160,10 @@ function MachineFromSide({ bench, seen, left }: { readonly bench: Bench; readonl
 /** What the camera sees, from under the roof. */
 function Camera({ bench, seen }: { readonly bench: Bench; readonly seen: SeenBox }) {
   const frame = usePlateFrame()
-  const { camera, cameraSees, bedOver, cameraBody } = bench.housing.needs
-  if (camera.chosen !== 'yes' || cameraSees.value === null || bedOver.value === null) return null
-  const top = seen.z - (cameraBody.value ?? 0)
-  const bed = bedOver.value + (bench.rotary.stack.feet.value ?? 0)
-  const [a, b] = [seen.x / 2 - cameraSees.value / 2, seen.x / 2 + cameraSees.value / 2]
-  return (
-    <path
-      d={`M${frame.x(a)} ${frame.y(bed)}L${frame.x(seen.x / 2)} ${frame.y(top)}L${frame.x(b)} ${frame.y(bed)}`}
-      fill="none"
-      stroke="var(--teal)"
-      strokeWidth="1"
-      strokeDasharray={CENTRE_LINE}
-    />
-  )
+  const cone = cameraCone(bench, seen)
+  if (cone === null) return null
+  const path = cone.map(([x, z]) => `${frame.x(x)} ${frame.y(z)}`).join('L')
+  return <path d={`M${path}`} fill="none" stroke="var(--teal)" strokeWidth="1" strokeDasharray={CENTRE_LINE} />
 }
 
 /** Beside each size what decides it; where nobody typed it, how much it comes to. */

@@ -8,6 +8,6 @@ export async function connectDemo(): Promise<void> {
   if (bench === null || useMachine.getState().link !== 'none') return
   if (bench.id !== 'heron' && !isPracticeId(bench.id)) return
   const { connectStandIn, standInNumber } = await import('./machine')
-  const [finding] = await connectStandIn(standInNumber(bench.id), 10, null)
+  const [finding] = await connectStandIn(standInNumber(bench.id), null)
   if (finding !== undefined) useMachine.setState({ finding })
 }

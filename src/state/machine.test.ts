@@ -22,7 +22,12 @@ function open(of: Bench = heron().bench): void {
   state.openInStore({ bench: of, records: [], files: [], revision: 1, savedMarks: {} }, '')
 }
 
-const connect = (number = 41, fault: StandInFault | null = null) => state.connectStandIn(number, Infinity, fault)
+const connect = (number = 41, fault: StandInFault | null = null) => at(Infinity, number, fault)
+/** Connects a stand-in whose clock runs so fast. */
+function at(rate: number, number: number, fault: StandInFault | null) {
+  state.setClockRate(rate)
+  return state.connectStandIn(number, fault)
+}
 
 beforeAll(() =>
   vi.useFakeTimers({
@@ -62,6 +67,18 @@ describe('the link to a stand-in', () => {
     expect(bench().controller.axes['x']?.steps).toMatchObject({ value: 80, typed: '80.000', origin: 'measured' })
     state.undo()
     expect(bench()).toBe(before)
+  })
+
+  it('runs as its clock was chosen, before it was connected or while it was', async () => {
+    state.setClockRate(Infinity)
+    await state.connectDemo()
+    expect(useMachine.getState()).toMatchObject({ link: 'open', rate: Infinity })
+    const coming = at(1, 41, null)
+    state.setClockRate(Infinity)
+    expect(await coming).toEqual([])
+    // Seven minutes by its own clock.
+    expect(await state.runProgram('M3 S500 F6\nG1 X40\nM5\nM2', 'test')).toMatchObject({ kind: 'burnt' })
+    expect(useMachine.getState().rate).toBe(Infinity)
   })
 
   it('writes a setting, reads it back, keeps a record of old and new, and finds it again after a new connection', async () => {
@@ -156,7 +173,7 @@ describe('a machine that goes wrong while its beam is on', () => {
     ['mute', 'no-report', /^Lost at \d+ % or later: /],
     ['wild', 'cannot-be', /^Lost at \d+ % or later: /],
   ] as const)('%s: stop goes out first, until the machine confirms it; written down as lost', async (kind, code, title) => {
-    await state.connectStandIn(41, 1, { kind, at: 3 })
+    await at(1, 41, { kind, at: 3 })
     const burning = state.runProgram(LONG, 'test')
     await vi.waitFor(() => expect(useMachine.getState().beam).toBe('on'))
     const end = await burning
@@ -181,7 +198,7 @@ describe('a machine that goes wrong while its beam is on', () => {
   })
 
   it('is stopped before its bench is left, and written down as stopped where it was', async () => {
-    await state.connectStandIn(41, 1, null)
+    await at(1, 41, null)
     const burning = state.runProgram(LONG, 'test')
     await vi.waitFor(() => expect(useMachine.getState().report?.done ?? 0).toBeGreaterThan(0.001))
     expect(state.whyStay()).toBe('beam')

@@ -125,10 +125,10 @@ function practisedBy(benchId: string, asked: number): Pick<StandInStart, 'number
 const START_PATIENCE = 10_000
 
 /**
- * Connects the stand-in of a number. The same number hides the same machine; what was set in it stays set.
+ * Connects the stand-in of a number, its clock as it is chosen. The same number hides the same machine; what was set in it stays set.
  * @returns What stands in the way.
  */
-export async function connectStandIn(asked: number, rate: ClockRate, fault: StandInFault | null): Promise<Told> {
+export async function connectStandIn(asked: number, fault: StandInFault | null): Promise<Told> {
   if (!(await leaveMachine())) return told(NOT_STOPPED)
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
@@ -137,7 +137,8 @@ export async function connectStandIn(asked: number, rate: ClockRate, fault: Stan
   const { number, practice, air } = practisedBy(bench.id, asked)
   const worker = new Worker(new URL('../workers/workshop.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<WorkshopWorker>(worker)
-  useMachine.setState({ ...NOT_CONNECTED, link: 'opening', rate })
+  useMachine.setState({ ...NOT_CONNECTED, link: 'opening' })
+  const { rate } = useMachine.getState()
   let hear: (line: string | null) => void = () => undefined
   const link = {
     send: (line: string) => void remote.receive(line).catch(() => hear(null)),
@@ -172,6 +173,8 @@ export async function connectStandIn(asked: number, rate: ClockRate, fault: Stan
     return told(begun)
   }
   worker.onerror = () => hear(null)
+  // Chosen anew while its code was on the way.
+  if (useMachine.getState().rate !== rate) await remote.setRate(useMachine.getState().rate)
   keepSettings(number, bench.id, await remote.settings())
   if (open !== mine) return told('Another connection was made meanwhile.')
   useMachine.setState({ link: 'open' })

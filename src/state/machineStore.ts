@@ -26,6 +26,7 @@ interface MachineState {
   readonly marks: readonly (Mark | null)[]
   /** What was burnt on that sheet: a scale run by its id, or the ramp. */
   readonly burnt: string | null
+  /** How the stand-in's clock runs; chosen before it is connected or while it is, it stays chosen. */
   readonly rate: ClockRate
 }
 
@@ -34,7 +35,7 @@ export function isStandInThere({ link, isCable }: Pick<MachineState, 'link' | 'i
   return link === 'open' && !isCable
 }
 
-export const NOT_CONNECTED: MachineState = {
+export const NOT_CONNECTED: Omit<MachineState, 'rate'> = {
   link: 'none',
   report: null,
   running: false,
@@ -46,10 +47,9 @@ export const NOT_CONNECTED: MachineState = {
   lines: [],
   marks: [],
   burnt: null,
-  rate: 10,
 }
 
-export const useMachine = create<MachineState>()(() => NOT_CONNECTED)
+export const useMachine = create<MachineState>()(() => ({ ...NOT_CONNECTED, rate: 10 }))
 
 /** What speaks with the machine that is connected; its code comes when one is. */
 let session: Session | null = null

@@ -12,10 +12,10 @@ export async function mendPractice(mend: Mend): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   if (!isPracticeId(bench.id)) return told('This is no practice machine: mend it at the machine itself.')
-  const { link, running, rate } = useMachine.getState()
+  const { link, running } = useMachine.getState()
   if (running) return told('It is running; stop it first.')
   keepPractised(bench.id, { mends: [...mendsOf(bench.id), { ...mend, at: new Date().toISOString() }] })
-  return link === 'none' ? DONE : connectStandIn(1, rate, null)
+  return link === 'none' ? DONE : connectStandIn(1, null)
 }
 
 /** The practice machine of a bench as it was drawn, and how it scores now; null for another bench. */

@@ -12,7 +12,10 @@ const state = await import('.')
 const { useBenchStore, useMachine, useSession } = state
 const bench = () => useBenchStore.getState().bench as Bench
 const records = () => useBenchStore.getState().records.slice(heron().records.length)
-const connect = (fault: StandInFault | null = null) => state.connectStandIn(41, Infinity, fault)
+function connect(fault: StandInFault | null = null) {
+  state.setClockRate(Infinity)
+  return state.connectStandIn(41, fault)
+}
 
 beforeAll(() =>
   vi.useFakeTimers({

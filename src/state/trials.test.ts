@@ -104,7 +104,8 @@ describe('a trial', () => {
   })
 
   it('is burnt and read on the stand-in, its delay goes to the output card, and a record says on what it rests', async () => {
-    await state.connectStandIn(41, Infinity, null)
+    state.setClockRate(Infinity)
+    await state.connectStandIn(41, null)
     const draft = state.draftTrial('delay', 'calipers')
     if (!draft.ok) throw new Error('no draft')
     const plan = state.planTrial(bench(), 'delay')
@@ -178,7 +179,8 @@ describe('a practice machine', () => {
     expect(await state.openBench(practiceId(3, 421))).toEqual([])
     expect(state.practiceNow(bench())).toContain('Connect the practice machine')
     // Whatever number is asked for, it is the one of the bench.
-    expect(await state.connectStandIn(7, Infinity, null)).toEqual([])
+    state.setClockRate(Infinity)
+    expect(await state.connectStandIn(7, null)).toEqual([])
     const before = state.practiceNow(bench())
     if (before === null || typeof before === 'string') throw new Error('no score')
     expect(before.machine.faults.map((it) => it.fault).sort()).toEqual(['loose', 'skew'])

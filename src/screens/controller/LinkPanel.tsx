@@ -116,7 +116,7 @@ const IN_A_PROGRAM = 12
 function ConnectForm() {
   const benchId = useBenchStore((it) => it.bench?.id ?? '')
   const [number, setNumber] = useState(() => String(standInNumber(benchId)))
-  const [rate, setRate] = useState<ClockRate>(10)
+  const rate = useMachine((it) => it.rate)
   const [fault, setFault] = useState<StandInFault['kind'] | ''>('')
   const [refused, setRefused] = useState(DONE)
   const connect = async (event: SyntheticEvent): Promise<void> => {
@@ -126,7 +126,7 @@ function ConnectForm() {
       setRefused(told('The number of a stand-in is a whole one from 1 on. The same number hides the same machine.'))
       return
     }
-    const said = await connectStandIn(wanted, rate, fault === '' ? null : { kind: fault, at: FAULT_AT[fault] ?? IN_A_PROGRAM })
+    const said = await connectStandIn(wanted, fault === '' ? null : { kind: fault, at: FAULT_AT[fault] ?? IN_A_PROGRAM })
     setRefused(said)
     if (isDone(said)) await readSettings()
   }
@@ -152,14 +152,7 @@ function ConnectForm() {
       </label>
       <label className="flex items-center justify-between gap-3">
         Its clock runs
-        <Rates
-          rate={rate}
-          choose={(chosen) => {
-            setRate(chosen)
-            // One that is being connected already runs so too.
-            setClockRate(chosen)
-          }}
-        />
+        <Rates rate={rate} choose={setClockRate} />
       </label>
       <label className="flex items-center justify-between gap-3">
         While it works

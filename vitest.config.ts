@@ -8,7 +8,7 @@ export default defineConfig({
     maxWorkers: 2,
     projects: [
       {
-        // The core and what draws from it keeps nothing between tests, so its modules are loaded once for all files.
+        // The core and what draws from it keep nothing between tests, so its modules are loaded once for all files.
         test: {
           ...common,
           name: 'pure',
@@ -17,6 +17,7 @@ export default defineConfig({
             'src/core/**/*.test.ts',
             'src/devices/**/*.test.ts',
             'src/screens/**/*.test.ts',
+            'src/ui/**/*.test.{ts,tsx}',
             'tests/reference/**/*.test.ts',
             'tests/docs/**/*.test.ts',
           ],
@@ -30,7 +31,6 @@ export default defineConfig({
           include: [
             'src/state/**/*.test.ts',
             'src/data/**/*.test.ts',
-            'src/ui/**/*.test.{ts,tsx}',
             'tests/faults/**/*.test.ts',
             'server/**/*.test.ts',
           ],

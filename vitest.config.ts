@@ -28,12 +28,7 @@ export default defineConfig({
         test: {
           ...common,
           name: 'browser',
-          include: [
-            'src/state/**/*.test.ts',
-            'src/data/**/*.test.ts',
-            'tests/faults/**/*.test.ts',
-            'server/**/*.test.ts',
-          ],
+          include: ['src/state/**/*.test.ts', 'src/data/**/*.test.ts', 'tests/faults/**/*.test.ts', 'server/**/*.test.ts'],
         },
       },
     ],

@@ -3,7 +3,7 @@ import { aLightWay, lightRoom, wayOfLight, type LineOut } from '../../core/housi
 import type { Bench } from '../../core/document'
 import { engineOf, shownBench, useBenchStore } from '../../state'
 import { Hatching, Plate, ScaleBar, usePlateFrame } from '../../ui'
-import { layOutPort, lineOnView, onView, type PortBlock, type PortDrawn, type PortView } from './portLayout'
+import { isFaceOn, layOutPort, lineOnView, onView, type PortBlock, type PortDrawn, type PortView } from './portLayout'
 import { seenBox, type SeenBox } from './seen'
 
 const MARGINS = { left: 60, right: 60, top: 44, bottom: 52 }
@@ -112,7 +112,14 @@ function Port(props: { readonly port: PortDrawn; readonly seen: SeenBox; readonl
         strokeDasharray={port.filled.chosen === 'yes' ? '3 2' : undefined}
       />
       {laid.baffles.map(([id, plate]) => (
-        <rect key={id} {...drawn(plate)} fill="var(--ink)" />
+        <rect
+          key={id}
+          {...drawn(plate)}
+          // Face on a plate would hide what it stands before.
+          {...(isFaceOn(view, port.wall)
+            ? { fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.1, strokeDasharray: '6 3' }
+            : { fill: 'var(--ink)' })}
+        />
       ))}
       <text
         x={hole.x + hole.width / 2}

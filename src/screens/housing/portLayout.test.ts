@@ -3,7 +3,7 @@ import { setAt } from '../../core/bench'
 import { wayThrough, WALLS, type Enclosure, type PortFacts, type Wall } from '../../core/housing'
 import type { Plain } from '../../core/bench'
 import { heron } from '../../data/heron'
-import { layOutPort, lineOnView, onView, type PortDrawn } from './portLayout'
+import { isFaceOn, layOutPort, lineOnView, onView, type PortDrawn } from './portLayout'
 import { seenBox } from './seen'
 
 const { bench } = heron()
@@ -42,6 +42,17 @@ describe('an opening on the drawing', () => {
       expect(baffles[0]!.low[k]! - plate.low[way]!).toBeCloseTo(1, 9)
       expect(plate.high[way]! - baffles[0]!.high[k]!).toBeCloseTo(1, 9)
     })
+  })
+
+  // Face on, an opening is as wide and high on the view as it is; along its edge one side is the sheet's thickness.
+  it.each(WALLS)('is seen face on from where both its sides are seen: %s', (wall) => {
+    const { opening } = layOutPort(portOn(wall), seen)!
+    for (const view of ['above', 'front'] as const) {
+      const [low, high] = [onView(view, 0, opening.low), onView(view, 0, opening.high)]
+      const sides = [high[0] - low[0], high[1] - low[1]]
+      const isThin = sides.some((it) => Math.abs(it - seen.t) < 1e-9)
+      expect([view, isFaceOn(view, wall)]).toEqual([view, !isThin])
+    }
   })
 
   it('is not drawn before it is placed; a baffle without sizes stands a hand’s breadth off', () => {

@@ -81,3 +81,8 @@ export function lineOnView(view: PortView, left: number, { from, to }: LineOut) 
   const beyond = long === 0 ? 0 : BEYOND / long
   return { from: a, to: [b[0] + (b[0] - a[0]) * beyond, b[1] + (b[1] - a[1]) * beyond] as const }
 }
+
+/** Whether a wall, and a plate along it, is seen face on from there rather than along its edge. */
+export function isFaceOn(view: PortView, wall: Wall): boolean {
+  return view === 'above' ? wall === 'floor' || wall === 'roof' : wall === 'front' || wall === 'back'
+}

@@ -41,7 +41,7 @@ export function UnrolledPlate() {
     <figure className="keep-together mx-0 mt-2 mb-0" data-plate={TITLE}>
       <Turning bench={bench} seen={seen} order={wrapped.value} program={isRound ? program : null} />
       <figcaption className="pt-1 text-[13px] text-second">
-        Drag it, or press ← and →, to turn it.{' '}
+        <span className="no-print">Drag it, or press ← and →, to turn it.</span>{' '}
         {!isRound ? (
           'The work order is flat: say below that it lies round the object.'
         ) : program === null ? (

@@ -178,5 +178,14 @@ export function PracticeSide() {
   const lesson = useBenchStore((it) => lessonOf(it.bench?.id ?? '')?.lesson)
   const [stage, part] = (lesson === undefined ? undefined : LESSONS[lesson].aims[0]?.at)?.split('/') ?? ['controller', 'practice']
   if (stage === undefined || stage === 'controller') return <ControllerSide part={part ?? 'practice'}>{null}</ControllerSide>
-  return <Side stage={stage} part={part} />
+  return (
+    <Side stage={stage} part={part}>
+      <Panel title="As you go">
+        <p className="py-2 text-[13.5px] text-second">
+          Verdicts of the stage where this is done stand here as soon as there is something to judge. Hand it in when every line
+          of the lesson is marked done.
+        </p>
+      </Panel>
+    </Side>
+  )
 }

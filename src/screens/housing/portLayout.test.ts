@@ -63,6 +63,12 @@ describe('an opening on the drawing', () => {
     expect([plate.low[0], plate.high[0]]).toEqual([39, 41])
   })
 
+  it('has baffles that end at the walls, however far they are said to reach', () => {
+    const wide = setAt({ port: portOn('back') }, 'port.baffles.b.over', fact(5000)).port
+    const [, plate] = layOutPort(wide, seen)!.baffles[0]!
+    expect([plate.low[0], plate.high[0], plate.low[2], plate.high[2]]).toEqual([0, seen.x, 0, seen.z])
+  })
+
   it('is seen from above and from the front; a line goes on beyond the opening', () => {
     expect(onView('above', 100, [1, 2, 3])).toEqual([101, 2])
     expect(onView('front', 100, [1, 2, 3])).toEqual([101, 3])

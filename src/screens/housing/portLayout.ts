@@ -44,7 +44,7 @@ export function layOutPort(port: PortDrawn, seen: Pick<SeenBox, 'x' | 'y' | 'z' 
     baffles: Object.entries(port.baffles).map(([id, it]) => {
       const [away, over] = [it.away.value ?? USUAL, it.over.value ?? USUAL]
       const depth = [-away - PLATE / 2, -away + PLATE / 2] as const
-      return [id, blockOn(wall, seen, place(it.right, it.up), [wide + 2 * over, tall + 2 * over], depth)]
+      return [id, within(seen, blockOn(wall, seen, place(it.right, it.up), [wide + 2 * over, tall + 2 * over], depth))]
     }),
   }
 }
@@ -72,6 +72,13 @@ function blockOn(
     case 'roof':
       return { low: [p0, q0, z + from], high: [p1, q1, z + to] }
   }
+}
+
+/** What of a plate is inside: one that is said to reach further ends at the walls. */
+function within({ x, y, z }: Pick<SeenBox, 'x' | 'y' | 'z'>, { low, high }: PortBlock): PortBlock {
+  const [wide, deep, tall] = [x, y, z].map((most, k) => [Math.max(0, low[k] ?? 0), Math.min(most, high[k] ?? 0)] as const)
+  if (wide === undefined || deep === undefined || tall === undefined) return { low, high }
+  return { low: [wide[0], deep[0], tall[0]], high: [wide[1], deep[1], tall[1]] }
 }
 
 /** A line out on a view, from where it begins to a hand’s width beyond the opening. */

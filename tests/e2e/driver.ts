@@ -277,6 +277,8 @@ export class Driver {
 
   /** @param rules Only these, where the rest was looked at in another theme. */
   async expectNoAxeFindings(rules: readonly string[] = []): Promise<void> {
+    // What is being worked anew is drawn pale until it is here.
+    await expect(this.page.locator('[aria-busy="true"]')).toHaveCount(0)
     // No page has frames, so axe runs in the page itself, and is brought there once for a document: it is large.
     if (!(await this.page.evaluate(() => 'axe' in globalThis))) await this.page.evaluate(axe.source)
     // Only what is violated is told node by node: the rest is thousands of lines that nobody reads.

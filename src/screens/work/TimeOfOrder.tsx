@@ -18,7 +18,7 @@ export function TimeOfOrder({ program, isPlanning }: { readonly program: Planned
   const length = (mm: number): string => sayQuantity(Math.round(mm), null, units === 'metric' ? 'mm' : 'in')
   const parts = (Object.entries(WORDS) as [keyof typeof WORDS, string][]).filter(([key]) => time[key] > 0.05)
   return (
-    <div className={isPlanning ? 'opacity-60' : ''}>
+    <div className={isPlanning ? 'opacity-60' : ''} aria-busy={isPlanning}>
       <p className="flex items-baseline justify-between gap-3 py-1.5">
         <span>It takes</span>
         <strong className="num text-[20px] font-[600]" data-time={Math.round(seconds)}>

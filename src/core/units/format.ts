@@ -65,6 +65,15 @@ export function sayExact(value: number, unit: UnitId, digits = 6): string {
 }
 
 /**
+ * A reading in words, as finely as it was read. @param toWhat What it was read to, in the core's unit, more than 0. @returns With as many decimals as that has in `unit`, zeros too. Valid: any finite value.
+ * Source: rounding for display only. @example sayReading(87.5, 0.01, 'mm').replace('\u00a0', ' ') // '87.50 mm'
+ */
+export function sayReading(value: number, toWhat: number, unit: UnitId): string {
+  const decimals = Math.max(0, Math.ceil(-Math.log10(doubtFromCore(toWhat, unit))))
+  return `${group(fixed(fromCore(value, unit), decimals))}${THIN_SPACE}${unitOf(unit).symbol}`
+}
+
+/**
  * A share in percent with few digits, for words: `0.066%`.
  * @param share 1 is 100 %. @example sayShare(0.00066) // '0.066%'
  */

@@ -6,6 +6,7 @@ import {
   parseQuantity,
   printQuantity,
   sayQuantity,
+  sayReading,
   toCore,
   UNIT_IDS,
   unitOf,
@@ -114,6 +115,16 @@ describe('what is printed', () => {
     [-4e-14, null, 'mm', '0 mm'],
   ] as const)('%d ± %d in %s', (core, expanded, unit, text) => {
     expect(sayQuantity(core, expanded, unit).replace(/\u00a0/g, ' ')).toBe(text)
+  })
+
+  it.each([
+    [87.5, 0.01, 'mm', '87.50 mm'],
+    [57, 1, 'mm', '57 mm'],
+    // A hundredth of a millimetre is 0.0004 in: four decimals show it (NIST SP 811: 1 in is 25.4 mm).
+    [25.4, 0.01, 'in', '1.0000 in'],
+    [57, 1, 'in', '2.24 in'],
+  ] as const)('%d read to %d in %s', (core, toWhat, unit, text) => {
+    expect(sayReading(core, toWhat, unit).replace(/\u00a0/g, ' ')).toBe(text)
   })
 
   it('converts each unit there and back', () => {

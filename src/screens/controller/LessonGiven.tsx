@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { lessonOf, nameOf, seenOfWrong, type LessonTry } from '../../core/course'
 import { CULPRITS, SYMPTOM_SEEN, SYMPTOMS, type Culprit } from '../../core/faults'
-import { displayUnit, fromCore, sayExact, unitOf, type Quantity } from '../../core/units'
+import { displayUnit, sayExact, sayReading, type Quantity } from '../../core/units'
 import { drawFans, drawGlasses, drawMug } from '../../core/workshop'
 import { DONE, nameCause, switchHeadOn, useBenchStore, usePractised } from '../../state'
 import { Findings, Panel, StageLink, useUnits } from '../../ui'
@@ -88,18 +88,10 @@ function Glasses({ number }: { readonly number: number }) {
   )
 }
 
-/** Says a length in the bench's unit as finely as it was read, to so much. */
-function useLength(): (value: number, toWhat: number) => string {
-  const unit = displayUnit('length', useUnits())
-  return (value, toWhat) => {
-    const decimals = Math.max(0, Math.ceil(-Math.log10(fromCore(toWhat, unit))))
-    return `${fromCore(value, unit).toFixed(decimals)} ${unitOf(unit).symbol}`
-  }
-}
-
 function Mug({ number }: { readonly number: number }) {
   const { read, work } = drawMug(number)
-  const say = useLength()
+  const unit = displayUnit('length', useUnits())
+  const say = (value: number, toWhat: number): string => sayReading(value, toWhat, unit)
   return (
     <Lying
       title="The mug, as calipers, rule and scales say"

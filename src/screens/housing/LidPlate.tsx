@@ -4,7 +4,7 @@ import { lidCentre, lidMass, lidThrough, sprungLid, type LidAt } from '../../cor
 import type { Bench } from '../../core/document'
 import { printFixed } from '../../core/units'
 import { engineOf, shownBench, useBenchStore } from '../../state'
-import { CENTRE_LINE, useDrag } from '../../ui'
+import { CENTRE_LINE, StageLink, useDrag } from '../../ui'
 import { HINGE, layOutLid, type Spot } from './lidLayout'
 import { seenBox } from './seen'
 
@@ -21,7 +21,15 @@ export function LidPlate() {
   if (seen?.box === null || seen === null)
     return (
       <p className="my-6 max-w-[40rem] text-second" data-plate="The lid as it moves">
-        The lid is drawn once the box has its sizes and its sheet.
+        The lid is drawn once{' '}
+        <StageLink stage="housing" part="box">
+          the box has its sizes
+        </StageLink>{' '}
+        and{' '}
+        <StageLink stage="housing" part="panels">
+          its sheet
+        </StageLink>
+        .
       </p>
     )
   const most = (bench.housing.lid.opensTo.value ?? 75 * DEGREE) / DEGREE

@@ -2,7 +2,7 @@ import { shownNumber } from '../../core/bench'
 import { aLightWay, lightRoom, wayOfLight, type LineOut } from '../../core/housing'
 import type { Bench } from '../../core/document'
 import { engineOf, shownBench, useBenchStore } from '../../state'
-import { Hatching, Plate, ScaleBar, usePlateFrame } from '../../ui'
+import { Hatching, Plate, ScaleBar, StageLink, usePlateFrame } from '../../ui'
 import { isFaceOn, layOutPort, lineOnView, onView, type PortBlock, type PortDrawn, type PortView } from './portLayout'
 import { seenBox, type SeenBox } from './seen'
 
@@ -16,7 +16,11 @@ export function PortsPlate() {
   if (seen === null)
     return (
       <p className="my-6 max-w-[40rem] text-second" data-plate="The box from above and from the front">
-        Openings are drawn once the box has its sizes.
+        Openings are drawn once{' '}
+        <StageLink stage="housing" part="box">
+          the box has its sizes
+        </StageLink>
+        .
       </p>
     )
   const gap = 0.2 * seen.x

@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { HINGE, layOutLid } from './lidLayout'
 
-const sizes = { long: 400, deep: 400, high: 300 }
+const sizes = { long: 400, deep: 400, high: 280 }
 const drawn = (form: 'top' | 'front') => layOutLid({ form, ...sizes })
 
-/** The ends of an arc, as its path says. */
-function endsOf(path: string): readonly [number, number, number, number] {
-  const [, x0, y0, x1, y1] = /^M(\S+) (\S+)A\S+ \S+ 0 0 1 (\S+) (\S+)$/.exec(path) ?? []
-  return [Number(x0), Number(y0), Number(x1), Number(y1)]
+/** Where an arc begins, its radius twice, and where it ends, as its path says. */
+function arcOf(path: string): readonly number[] {
+  return (/^M(\S+) (\S+)A(\S+) (\S+) 0 0 1 (\S+) (\S+)$/.exec(path) ?? []).slice(1).map(Number)
 }
 
 describe.each(['top', 'front'] as const)('a lid (%s) from the left', (form) => {
@@ -43,9 +42,12 @@ describe.each(['top', 'front'] as const)('a lid (%s) from the left', (form) => {
   })
 
   it('draws the way of its edge from shut to as far as it opens', () => {
-    const ends = endsOf(lid.arc(75))
-    const wanted = [...lid.lidAt(0, sizes.long, 0), ...lid.lidAt(75, sizes.long, 0)]
-    ends.forEach((it, k) => expect(it).toBeCloseTo(wanted[k]!, 9))
+    // 225 px are its length here. A right angle: on top from the left to straight above, in front from below to the left.
+    const { x, y } = HINGE
+    const wanted = form === 'top' ? [x - 225, y, 225, 225, x, y - 225] : [x, y + 225, 225, 225, x - 225, y]
+    const drawnArc = arcOf(lid.arc(90))
+    expect(drawnArc).toHaveLength(6)
+    drawnArc.forEach((it, k) => expect(it).toBeCloseTo(wanted[k]!, 9))
   })
 })
 

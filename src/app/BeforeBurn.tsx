@@ -39,7 +39,7 @@ export function BeforeBurn() {
       {!isKnown && (
         <p role="alert" className="mt-3">
           The eyewear that is needed is not known, so no program leaves.{' '}
-          <span onClickCapture={() => leaveCautions(pathname)}>
+          <span onClick={() => leaveCautions(pathname)}>
             <FactLink path="optics.power">Enter the optical power and the wavelength of the diode.</FactLink>
           </span>{' '}
           What is ticked stays, and a line at the top leads back here.

@@ -1,5 +1,6 @@
 import { densityGlance, densityWatching, limitWatching, scaleNeeded } from '../core/safety'
-import { FactField, FigureRow, Verdicts } from '../ui'
+import { setWornLabel, useBenchStore } from '../state'
+import { FactField, FigureRow, PlainField, Verdicts } from '../ui'
 
 /** What the cell of the spot opens. */
 export function SpotGiven() {
@@ -34,13 +35,21 @@ export function BeamGiven() {
 
 /** What the cell of the eyewear opens. */
 export function EyewearGiven() {
+  const safety = useBenchStore((it) => it.bench?.safety)
   return (
     <>
-      <p className="text-[15px] leading-[1.85]">
-        The certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" place="nameplate" />{' '}
-        at the wavelength of your diode, its label the scale number LB <FactField path="safety.eyewearScale" place="nameplate" />.
-        The beam may meet it <FactField path="safety.beamAtEyewear" place="nameplate" /> across.
-      </p>
+      <div className="text-[15px] leading-[1.85]">
+        <PlainField
+          label="Label of the eyewear that is worn, letter by letter"
+          placeholder="as D 315–534 LB6"
+          value={safety?.glasses[safety.worn]?.label ?? ''}
+          className="w-full"
+          keep={setWornLabel}
+        />
+        <p>
+          The beam may meet it <FactField path="safety.beamAtEyewear" place="nameplate" /> across.
+        </p>
+      </div>
       <Verdicts stage="safety" />
       <FigureRow def={densityWatching} args={[]} />
       <FigureRow def={densityGlance} args={[]} />

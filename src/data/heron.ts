@@ -12,6 +12,7 @@ import { heronRecords } from './heronRecords'
 import { heronAir } from './heronAir'
 import { heronHousing } from './heronHousing'
 import { heronLog } from './heronLog'
+import { heronSafety } from './heronSafety'
 import { heronReach } from './heronReach'
 import { heronRound } from './heronRound'
 import { heronRotary } from './heronRotary'
@@ -183,12 +184,7 @@ export function heron(id = 'heron'): BenchBundle {
     log: heronLog,
     reach: heronReach,
     round: heronRound,
-    safety: {
-      ...blank.safety,
-      eyewearDensity: stated(6, '6', 'OD', 0),
-      eyewearScale: stated(6, '6', 'count', 0),
-      beamAtEyewear: stated(2.5, '2.5', 'mm', 0.5),
-    },
+    safety: heronSafety,
   }
   const artwork = heronArtwork(id)
   return { bench, records: [...heronRecords(id), ...artwork.map((it) => it.record)], files: artwork.map((it) => it.file) }

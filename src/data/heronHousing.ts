@@ -53,7 +53,6 @@ export const heronHousing: Housing = {
     thick: read('5.9', 'mm', 0.05, 'calipers'),
     weighs: said('acrylic'),
     decides: said('yes'),
-    density: stated('6', 'OD'),
   },
   lid: {
     ...blank.lid,

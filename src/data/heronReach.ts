@@ -1,10 +1,10 @@
 import { templateOf } from '../core/bench'
-import { glassesShape, placeShape, reachShape, type Reach } from '../core/reach'
+import { placeShape, reachShape, type Reach } from '../core/reach'
 import { readAir as read, saidAir as said, statedAir as stated } from './airFacts'
 
 const blank = templateOf(reachShape)
 
-/** Heron's shed: who may be where, and eyewear to choose from. Every number is invented. */
+/** Heron's shed: who may be where. Every number is invented. */
 export const heronReach: Reach = {
   ...blank,
   beam: {
@@ -46,26 +46,6 @@ export const heronReach: Reach = {
       x: read('3.2', 'm', 0.05, 'tape'),
       y: read('2.5', 'm', 0.05, 'tape'),
       eyes: stated('1.6', 'm', 0.2),
-    }),
-  },
-  glasses: {
-    narrow: templateOf(glassesShape, {
-      order: 1,
-      name: 'Amber, narrow',
-      label: 'D 440-470 LB6',
-      light: stated('58', 'percent'),
-    }),
-    broad: templateOf(glassesShape, {
-      order: 2,
-      name: 'Dark, broad',
-      label: 'D 180-315 LB9 + 315-534 LB7',
-      light: stated('14', 'percent'),
-    }),
-    given: templateOf(glassesShape, {
-      order: 3,
-      name: 'Came with the head',
-      label: 'OD 4+ 190-490 nm',
-      light: stated('40', 'percent'),
     }),
   },
 }

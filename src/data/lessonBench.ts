@@ -4,7 +4,8 @@ import { lessonBenchId, LESSONS, machineWrong, type LessonId } from '../core/cou
 import type { Bench } from '../core/document'
 import { emptyBench } from '../core/document'
 import type { Block, Gauge, Wire } from '../core/electrical'
-import { glassesShape, reachShape } from '../core/reach'
+import { reachShape } from '../core/reach'
+import { glassesShape } from '../core/safety'
 import { holderShape } from '../core/rotary'
 import { drawFans, drawGlasses, drawMug, drawWiring, type WiredWrong } from '../core/workshop'
 import { airWay, readAir as read, saidAir as said, statedAir as stated } from './airFacts'
@@ -55,7 +56,6 @@ const guessedTone = { value: 78, typed: '78', typedUnit: 'tone', origin: 'assume
 /** Five pairs on the table, their labels not copied yet; nothing is worn. */
 function eyewear(bench: Bench, number: number): Bench {
   const { wavelength, watts, pairs } = drawGlasses(number)
-  const blank = emptyBench('', '', bench.createdAt)
   const glasses = pairs.map(({ id, name, light }, k) => {
     const pair = templateOf(glassesShape, { order: k + 1, name, light: stated(String(Math.round(light * 100)), 'percent') })
     return [id, pair] as const
@@ -67,8 +67,8 @@ function eyewear(bench: Bench, number: number): Bench {
       wavelength: stated(String(wavelength), 'nm', 1),
       power: stated(watts.toFixed(1), 'W', 0.1),
     },
-    safety: { ...bench.safety, eyewearDensity: blank.safety.eyewearDensity, eyewearScale: blank.safety.eyewearScale },
-    reach: { ...templateOf(reachShape), glasses: Object.fromEntries(glasses) },
+    safety: { ...bench.safety, glasses: Object.fromEntries(glasses), worn: '' },
+    reach: templateOf(reachShape),
   }
 }
 

@@ -1,9 +1,11 @@
-import type { Fact, Origin } from '../core/bench'
+import { templateOf, type Fact, type Origin } from '../core/bench'
+import { glassesShape } from '../core/safety'
 import { PLOVER_DRIVER } from './demoDriver'
 import { PLOVER_WIRING } from './demoWiring'
 import { emptyBench, type Bench } from '../core/document'
 import { usualPlugs, usualTasks, type Plan, type PlanPart } from '../core/schedule'
 import type { UnitId } from '../core/units'
+import { saidAir } from './airFacts'
 import { ploverAir } from './ploverAir'
 import { ploverHousing } from './ploverHousing'
 import { ploverRack } from './ploverCutter'
@@ -125,8 +127,16 @@ export function plover(id = 'plover'): BenchBundle {
     },
     safety: {
       ...blank.safety,
-      eyewearDensity: given(6, '6', 'OD', 0),
-      eyewearScale: given(6, '6', 'count', 0),
+      glasses: {
+        amber: templateOf(glassesShape, {
+          order: 1,
+          name: 'Amber',
+          label: 'D 435-465 LB7',
+          proof: 'en',
+          filter: saidAir('plastic'),
+        }),
+      },
+      worn: 'amber',
       beamAtEyewear: given(2.5, '2.5', 'mm', 0.5),
     },
     burns: ploverBurns(blank.burns),

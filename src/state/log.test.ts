@@ -110,15 +110,18 @@ describe('the log', () => {
 })
 
 describe('reach and eyewear', () => {
-  it('places have names of their own and eyes at their height; what is worn is what its label comes to at this wavelength', () => {
+  it('places have names of their own and eyes at their height; what is worn is pointed at, never copied', () => {
     expect(state.addPlace('seat')).toEqual([])
     const added = Object.values(bench().reach.places).find((it) => it.name === 'Seat 2')
     expect(added?.eyes.value).toBe(1200)
     expect(state.reasonOf(state.setRoomPlace('door', { name: '' }))).toContain('name')
     expect(state.wearGlasses('broad')).toEqual([])
-    expect([bench().safety.eyewearDensity.value, bench().safety.eyewearScale.value]).toEqual([7, 7])
-    expect(state.wearGlasses('given')).toEqual([])
-    expect([bench().safety.eyewearDensity.value, bench().safety.eyewearScale.value]).toEqual([4, 0])
+    expect(bench().safety.worn).toBe('broad')
+    expect(state.lookThrough('given')).toEqual([])
+    expect(bench().safety.window).toBe('given')
+    expect(state.setWornLabel('D 440-480 LB7')).toEqual([])
+    expect(bench().safety.glasses['broad']?.label).toBe('D 440-480 LB7')
+    expect(state.reasonOf(state.wearGlasses('none'))).toContain('no longer there')
     expect(isValid()).toBe(true)
   })
 

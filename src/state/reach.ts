@@ -1,15 +1,6 @@
 import { setAt, templateOf, type Fact, type Path } from '../core/bench'
-import {
-  glassesShape,
-  labelAt,
-  PLACE_WORDS,
-  placeShape,
-  readLabel,
-  type GlassesFacts,
-  type LabelAt,
-  type PlaceFacts,
-  type PlaceKind,
-} from '../core/reach'
+import { PLACE_WORDS, placeShape, type PlaceFacts, type PlaceKind } from '../core/reach'
+import { glassesShape, type GlassesFacts } from '../core/safety'
 import { newId } from '../data/ids'
 import { editBench, useBenchStore } from './benchStore'
 import { nextOrder } from './rotary'
@@ -55,53 +46,52 @@ export function setRoomPlace(id: string, part: Partial<Pick<PlaceFacts, 'name' |
 export function addGlasses(): Told {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
-  const order = nextOrder(bench.reach.glasses)
+  const order = nextOrder(bench.safety.glasses)
   return editBench('eyewear to compare', (it) =>
-    setAt(it, `reach.glasses.${newId()}`, templateOf(glassesShape, { order, name: `Pair ${order}` })),
+    setAt(it, `safety.glasses.${newId()}`, templateOf(glassesShape, { order, name: `Pair ${order}` })),
   )
 }
 
 /** Changes name or label of a pair. */
-export function setGlasses(id: string, part: Partial<Pick<GlassesFacts, 'name' | 'label'>>): Told {
+export function setGlasses(id: string, part: Partial<Pick<GlassesFacts, 'name' | 'label' | 'proof' | 'certificate'>>): Told {
   if (part.name?.trim() === '') return told('It needs a name.')
   return editBench('a label', (it) => {
-    const glasses = it.reach.glasses[id]
-    return glasses === undefined ? it : setAt(it, `reach.glasses.${id}`, { ...glasses, ...part })
+    const glasses = it.safety.glasses[id]
+    return glasses === undefined ? it : setAt(it, `safety.glasses.${id}`, { ...glasses, ...part })
   })
 }
 
-const byLabel = (value: number, typedUnit: Fact['typedUnit']): Fact => ({
-  value,
-  typed: String(value),
-  typedUnit,
-  origin: 'stated',
-  doubt: { kind: 'exact' },
-})
-
-/** What a label comes to at the wavelength of the diode, with its name; or what stands in the way. */
-function labelNow(id: string): (LabelAt & { readonly name: string }) | Told {
+/** Copies a label onto the pair that is worn; where none is, it is a new pair, and worn. */
+export function setWornLabel(label: string): Told {
   const { bench } = useBenchStore.getState()
-  const glasses = bench?.reach.glasses[id]
-  if (bench === null || glasses === undefined) return NO_BENCH
-  const wavelength = bench.optics.wavelength.value
-  if (wavelength === null) return told('Enter the wavelength of the diode first: a label is read at one.')
-  return { name: glasses.name, ...labelAt(readLabel(glasses.label), wavelength) }
-}
-
-/** Says that a pair is worn: what its label comes to at this wavelength is what the bench is judged by. */
-export function wearGlasses(id: string): Told {
-  const now = labelNow(id)
-  if (!('density' in now)) return now
-  return editBench(`wearing ${now.name}`, (it) =>
-    setAt(setAt(it, 'safety.eyewearDensity', byLabel(now.density, 'OD')), 'safety.eyewearScale', byLabel(now.scale, 'count')),
+  if (bench === null) return NO_BENCH
+  const { worn, glasses } = bench.safety
+  if (glasses[worn] !== undefined) return setGlasses(worn, { label })
+  const id = newId()
+  const order = nextOrder(glasses)
+  return editBench('eyewear by its label', (it) =>
+    setAt(
+      setAt(it, `safety.glasses.${id}`, templateOf(glassesShape, { order, name: `Pair ${order}`, label })),
+      'safety.worn',
+      id,
+    ),
   )
 }
 
-/** Says that a label is the window's: the density that it comes to at this wavelength is what the box is judged by. */
+/** Says that a pair is worn: its label, at the wavelength of the day, is what the bench is judged by. */
+export function wearGlasses(id: string): Told {
+  return pointAt('worn', id, 'wearing')
+}
+
+/** Says that a label is the window's: what it comes to at the wavelength of the day is what the box is judged by. */
 export function lookThrough(id: string): Told {
-  const now = labelNow(id)
-  if (!('density' in now)) return now
-  return editBench(`${now.name} as the window`, (it) => setAt(it, 'housing.window.density', byLabel(now.density, 'OD')))
+  return pointAt('window', id, 'as the window:')
+}
+
+function pointAt(which: 'worn' | 'window', id: string, words: string): Told {
+  const glasses = useBenchStore.getState().bench?.safety.glasses[id]
+  if (glasses === undefined) return told('This pair is no longer there.')
+  return editBench(`${words} ${glasses.name}`, (it) => setAt(it, `safety.${which}`, id))
 }
 
 /** Takes a place or a pair away. @param at Its path. */

@@ -51,7 +51,7 @@ describe('a fact that is asked for', () => {
   it('on the nameplate opens its cell', () => {
     revealFact('optics.power')
     expect(useSession.getState()).toMatchObject({ nameplate: 'beam', editing: { path: 'optics.power', place: 'nameplate' } })
-    expect([isOnNameplate('safety.eyewearDensity'), isOnNameplate('motion.wantedSpeed')]).toEqual([true, false])
+    expect([isOnNameplate('safety.beamAtEyewear'), isOnNameplate('motion.wantedSpeed')]).toEqual([true, false])
   })
 
   it('that never comes is not waited for without an end', () => {

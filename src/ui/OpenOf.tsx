@@ -17,7 +17,7 @@ export function OpenOf({ look, leave }: { readonly look: RoundLook; readonly lea
       <span>
         {head}
         {/[?.!]$/.test(head) ? ' ' : '. '}
-        <span onClickCapture={leave}>
+        <span onClick={leave}>
           <NextLink next={next ?? { words: 'See where', ...look.at }}>{next?.words ?? 'See where'}.</NextLink>
         </span>
       </span>

@@ -129,6 +129,13 @@ export class Driver {
     await editor.getByRole('button', { name: 'Enter', exact: true }).click()
   }
 
+  /** Copies the label of the eyewear that is worn, in its cell of the nameplate. */
+  async wear(label: string): Promise<void> {
+    const field = this.page.getByLabel('Label of the eyewear that is worn, letter by letter')
+    await field.fill(label)
+    await field.press('Enter')
+  }
+
   async abandon(): Promise<void> {
     await expect(this.page.getByRole('button', { name: 'Leave as it was' })).toBeVisible()
     await this.page.keyboard.press('Escape')

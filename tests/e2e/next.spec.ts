@@ -46,11 +46,13 @@ test('an empty bench begins with what to do next; what is entered moves the list
   await page.keyboard.press('Escape')
   // A beam is known and no eyewear is proved for it.
   await expect(page.getByText('2 stops')).toBeVisible()
-  await expect(lines.first()).toHaveText(/^Copy density and scale number/)
-  await page.getByRole('region', { name: /^Stop/ }).getByRole('link').click()
-  await bench.abandon()
-  await bench.type('safety.eyewearDensity', '6', { origin: 'stated' }, 'nameplate')
-  await bench.type('safety.eyewearScale', '6', { origin: 'stated' }, 'nameplate')
+  await expect(lines.first()).toHaveText(/^Copy the label of your eyewear/)
+  await page.getByRole('region', { name: /^Stop/ }).getByRole('link').first().click()
+  await expect(page).toHaveURL(/safety\/eyewear/)
+  await bench.inCell('eyewear', async () => {
+    await bench.wear('D 440-470 LB7')
+  })
+  await page.goBack()
   await page.keyboard.press('Escape')
   await expect(page.getByText('no stop')).toBeVisible()
   await expect(lines.first()).toHaveText(/^Weigh what moves/)

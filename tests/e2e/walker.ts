@@ -87,8 +87,7 @@ export class Walker {
       await bench.type('optics.wavelength', '455', stated('2'), 'nameplate')
     })
     await bench.inCell('eyewear', async () => {
-      await bench.type('safety.eyewearDensity', '7', stated(), 'nameplate')
-      await bench.type('safety.eyewearScale', '7', stated(), 'nameplate')
+      await bench.wear('D 440-470 LB7')
     })
   }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { setAt, shownNumber, templateOf, type Fact } from '../../src/core/bench'
 import { inward } from '../../src/core/air'
-import { glassesDense, glassesWithstand } from '../../src/core/reach'
+import { glassesDense, glassesWithstand } from '../../src/core/safety'
 import { objectShape, sectionShape, spare } from '../../src/core/rotary'
 import {
   COURSE,
@@ -66,7 +66,7 @@ describe('eyewear: what the bench says of each label is what the table was laid 
   it.each(NUMBERS.slice(0, 40))('table %i', (number) => {
     const { pairs } = drawGlasses(number)
     const bench = pairs.reduce(
-      (it, pair) => setAt(it, `reach.glasses.${pair.id}.label`, pair.label),
+      (it, pair) => setAt(it, `safety.glasses.${pair.id}.label`, pair.label),
       lessonBench('eyewear', number, AT).bench,
     )
     const engine = engineFor(bench)
@@ -77,16 +77,13 @@ describe('eyewear: what the bench says of each label is what the table was laid 
         label,
       ).toBe(holds)
     }
-    const wear = (scale: number): number =>
-      scored(
-        'eyewear',
-        number,
-        put(bench, { 'safety.eyewearDensity': exact(scale, 'OD'), 'safety.eyewearScale': exact(scale, 'count') }),
-      ).points
-    expect([wear(8), wear(0)]).toEqual([100, expect.closeTo(100 / 3, 6)])
+    const wear = (which: (pair: (typeof pairs)[number]) => boolean): number =>
+      scored('eyewear', number, setAt(bench, 'safety.worn', pairs.find(which)?.id ?? '')).points
+    expect([wear((it) => it.holds && it.light > 0.4), wear(() => false)]).toEqual([100, expect.closeTo(100 / 3, 6)])
     // The dark one holds as well, and is darker than need be.
-    expect(wear(9)).toBeGreaterThan(66)
-    expect(wear(9)).toBeLessThan(95)
+    const dark = wear((it) => it.holds && it.light < 0.3)
+    expect(dark).toBeGreaterThan(66)
+    expect(dark).toBeLessThan(95)
   })
 })
 

@@ -36,7 +36,16 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'reach.away',
       'reach.there',
     ],
-    ...['reach.beyondFocus', 'reach.glow', 'reach.freeBeam', 'reach.skin', 'reach.lightsWood'],
+    ...[
+      'reach.beyondFocus',
+      'reach.glow',
+      'reach.freeBeam',
+      'reach.skin',
+      'reach.lightsWood',
+      'safety.wideBeam',
+      'safety.glassesWithstand',
+      'safety.scaleMargin',
+    ],
     ...['work.kerfNow', 'work.edgeRoom', 'work.travelRoom', 'work.lightRoom', 'work.burningSeconds', 'work.pictureTones'],
     ...[
       'work.cutChance',

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { emptyBench, engineFor, judgeAll, type Bench } from '../../src/core/document'
-import { correctionFactors, densityToAskFor, exposureLimit, requiredDensity, scaleNumber } from '../../src/core/safety'
+import { setAt, templateOf } from '../../src/core/bench'
+import { heron } from '../../src/data/heron'
+import {
+  correctionFactors,
+  densityToAskFor,
+  exposureLimit,
+  glassesShape,
+  requiredDensity,
+  scaleNumber,
+  scaleReached,
+  skinLimit,
+} from '../../src/core/safety'
 
 describe('exposure limits, IEC 60825-1:2014 tables A.1 and A.2 (from memory)', () => {
   it.each([
@@ -68,8 +79,24 @@ describe('optical density to watch and to glance (7 mm pupil)', () => {
   })
 
   it('EN 207: 5.5 W in a beam of 2 mm needs LB6 (from memory)', () => {
-    expect(scaleNumber(5.5, 0.002)).toBe(6)
-    expect(scaleNumber(0.001, 0.007)).toBe(1)
+    expect(scaleNumber(5.5, 0.002, 'plastic')).toBe(6)
+    expect(scaleNumber(0.0001, 0.007, 'glass')).toBe(1)
+  })
+
+  // EN 207:2009, annex B (from memory): the power density times d^1.7 on glass, d^1.17 on polycarbonate, d in mm.
+  it('EN 207: 10 W on 5 mm need LB6, for a wide beam counts more; up to 1 mm nothing changes', () => {
+    expect([scaleNumber(10, 0.005, 'plastic'), scaleNumber(10, 0.005, 'glass')]).toEqual([6, 6])
+    expect(10 ** (scaleReached(10, 0.005, 'plastic') + 1)).toBeCloseTo((40 / (Math.PI * 25e-6)) * 5 ** 1.17, 0)
+    expect(scaleReached(3, 0.0008, 'glass')).toBe(scaleReached(3, 0.0008, 'plastic'))
+  })
+
+  // IEC 60825-1, notes to table A.1, and ICNIRP 2013 (from memory): 10⁴ W/m² from 10 s where the eye alone would stand more.
+  it('allows the eye never more than the skin', () => {
+    for (const wavelength of [1310, 1320, 1350, 1400]) expect(exposureLimit(wavelength, 100), String(wavelength)).toBe(10_000)
+    expect(exposureLimit(1300, 100)).toBeCloseTo(50 * 108, 6)
+    for (let wavelength = 400; wavelength <= 1400; wavelength += 10)
+      for (const seconds of [0.25, 1, 9, 10, 100])
+        expect(exposureLimit(wavelength, seconds)).toBeLessThanOrEqual(skinLimit(wavelength, seconds))
   })
 })
 
@@ -82,14 +109,51 @@ it('the scale number lies between those whose test beams are weaker and stronger
     optics: { ...bench.optics, power: { ...exact, value: 5.5 }, wavelength: { ...exact, value: 455 } },
     safety: {
       ...bench.safety,
-      eyewearScale: { ...bench.safety.eyewearScale, value: scale },
-      beamAtEyewear: { ...exact, value: 2 },
+      glasses: { a: templateOf(glassesShape, { order: 1, name: 'A', label: scale === 0 ? '' : `D 400-500 LB${scale}` }) },
+      worn: 'a',
+      beamAtEyewear: { ...exact, value: 1 },
     },
   })
   const needed = engineFor(lit(0)).byId('safety.scaleNeeded', []).result
-  expect(needed).toEqual({ known: true, value: expect.closeTo(5 + Math.log10(1.7507), 4) as number })
+  expect(needed).toEqual({ known: true, value: expect.closeTo(5 + Math.log10(7.0028), 4) as number })
   const marks = [0, 5, 6].map(
     (scale) => judgeAll(engineFor(lit(scale)), 'safety').find((it) => it.def.id === 'safety.eyewearWithstands')?.mark,
   )
   expect(marks).toEqual(['stop', 'stop', 'good'])
+})
+
+describe('eyewear and window follow the wavelength, with its ±', () => {
+  const demo = heron().bench
+  const at = (nm: number, a: number): Bench => ({
+    ...demo,
+    optics: {
+      ...demo.optics,
+      wavelength: { value: nm, typed: String(nm), typedUnit: 'nm', origin: 'stated', doubt: { kind: 'halfWidth', a } },
+    },
+  })
+  const marks = (bench: Bench) =>
+    Object.fromEntries(
+      judgeAll(engineFor(bench))
+        .filter((it) => /eyewear(Dense|Withstands)|windowDense/.test(it.def.id))
+        .map((it) => [it.def.id, it.mark]),
+    )
+  const all = (mark: string) => ({
+    'safety.eyewearDense': mark,
+    'safety.eyewearWithstands': mark,
+    'safety.windowDense': mark,
+  })
+
+  it('passes within the label, and is a stop beyond it, or where its ± leaves the label', () => {
+    expect(marks(at(455, 5))).toEqual(all('good'))
+    expect(marks(at(1064, 5))).toEqual(all('stop'))
+    expect(marks(at(462, 10))).toEqual(all('stop'))
+  })
+
+  it('what a seller prints leaves it open, and what nobody wears is a stop', () => {
+    const listed = setAt(demo, 'safety.glasses.narrow.label', 'OD6+ 190-540nm')
+    expect(marks(listed)['safety.eyewearDense']).toBe('unknown')
+    expect(marks(setAt(demo, 'safety.worn', ''))['safety.eyewearDense']).toBe('stop')
+    // A pair that is taken away is not worn any more.
+    expect(marks(setAt(demo, 'safety.glasses.narrow', undefined))['safety.eyewearDense']).toBe('stop')
+  })
 })

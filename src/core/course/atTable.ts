@@ -1,5 +1,4 @@
 import { shownNumber } from '../bench'
-import { labelAt, readLabel } from '../reach'
 import { diameterOfWork, nominalTurn, turnSteps } from '../rotary'
 import { drawGlasses, drawMug, drawRotary, type LyingMug } from '../workshop'
 import { done, type Lessoned, type LessonWorked } from './score'
@@ -9,15 +8,12 @@ const plain = (label: string): string => label.toUpperCase().replace(/[^A-Z0-9.]
 /** Which pair is worn, by what is printed on it. */
 export function workEyewear({ number, bench }: Lessoned): LessonWorked {
   const table = drawGlasses(number)
-  const { eyewearDensity, eyewearScale } = bench.safety
-  const isWorn = eyewearDensity.value !== null && eyewearDensity.origin !== 'assumed'
-  const worn = table.pairs.filter(({ label }) => {
-    const { density, scale } = labelAt(readLabel(label), table.wavelength)
-    return density === eyewearDensity.value && scale === eyewearScale.value
-  })
+  const { worn: id, glasses } = bench.safety
+  const isWorn = glasses[id] !== undefined
+  const worn = table.pairs.filter((it) => it.id === id || (isWorn && plain(it.label) === plain(glasses[id]?.label ?? '')))
   const holding = worn.find((it) => it.holds)
   const clearest = Math.max(...table.pairs.filter((it) => it.holds).map((it) => it.light))
-  const copied = new Set(Object.values(bench.reach.glasses).map((it) => plain(it.label)))
+  const copied = new Set(Object.values(glasses).map((it) => plain(it.label)))
   const missing = table.pairs.filter((it) => !copied.has(plain(it.label))).length
   return {
     aims: {

@@ -35,7 +35,7 @@ import { planShape } from '../schedule'
 import { workShape } from '../work'
 
 /** The document's present version. */
-export const BENCH_VERSION = 16
+export const BENCH_VERSION = 17
 
 /** Slices that the first picture does not wait for; `lateSlices.ts` tells them. */
 export const lateSlices = {

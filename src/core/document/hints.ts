@@ -58,8 +58,7 @@ export const ALSO: Readonly<Record<string, string>> = {
   'optics.power': 'watt laser',
   'optics.wavelength': 'nm colour blue',
   'optics.spotX': 'kerf beam width focus',
-  'safety.eyewearDensity': 'goggles glasses od',
-  'safety.eyewearScale': 'goggles glasses lb label',
+  'safety.beamAtEyewear': 'goggles glasses eyewear od lb label',
 }
 
 /** Other words that the fact at a path is looked for by. */

@@ -68,7 +68,7 @@ const AIDS: Readonly<Record<string, AidDef>> = {
   mirrors: { facts: () => ['motion.mirrors.apart'], at: ['motion/machine', 'See the field'] },
   panels: { at: ['plan/parts', 'See the parts list'] },
   glaze: {
-    facts: () => ['safety.eyewearDensity'],
+    facts: () => ['safety.beamAtEyewear'],
     verdicts: ['safety.eyewearDense'],
     at: ['safety/eyewear', 'See the density that is asked for'],
   },

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { consequences, setAt, type Fact, type Path } from '../bench'
+import { consequences, setAt, templateOf, type Fact, type Path } from '../bench'
+import { glassesShape } from '../safety'
 import { heron } from '../../data/heron'
 import { plover } from '../../data/plover'
 import { emptyBench, engineFor, hasField, judgeAll, STAGE_IDS, whatNext, type Beginnable, type Bench, type Todo } from '.'
@@ -26,7 +27,10 @@ const choosing = (bench: Bench, path: Path, chosen: string): Bench =>
   setAt(bench, path, { chosen, origin: 'stated', doubt: { kind: 'exact' } })
 
 const DIODE = { 'optics.power': 5.5, 'optics.wavelength': 455 }
-const GOGGLES = { 'safety.eyewearDensity': 6, 'safety.eyewearScale': 6, 'safety.beamAtEyewear': 3 }
+const GOGGLES = { 'safety.beamAtEyewear': 3 }
+/** A pair is worn whose label holds this beam. */
+const wearing = (bench: Bench, label = 'D 400-500 LB7'): Bench =>
+  setAt(setAt(bench, 'safety.glasses.a', templateOf(glassesShape, { order: 1, name: 'A', label })), 'safety.worn', 'a')
 /** Heron with what it leaves open closed: corners read well, its signal fast, its second belt as tight as the first. */
 const quietDemo = stating(demo.bench, {
   'motion.corners.fromOrigin': 530.1,
@@ -55,24 +59,24 @@ const CASES: readonly Case[] = [
   {
     of: 'a beam without eyewear',
     bench: stating(empty, DIODE),
-    first: [/^Copy density and scale number/, /^Weigh what moves/, /^Read the settings/],
+    first: [/^Copy the label of your eyewear/, /^Weigh what moves/, /^Read the settings/],
   },
   // Density is proved, the label is not: one stop, in the words of that verdict.
   {
     of: 'eyewear without a scale number',
-    bench: stating(empty, { ...DIODE, ...GOGGLES, 'safety.eyewearScale': 0 }),
-    first: [/^Enter the scale number/, /^Weigh what moves/, /^Read the settings/],
+    bench: wearing(stating(empty, { ...DIODE, ...GOGGLES }), 'D 400-500 LB2'),
+    first: [/^Look at the label, or choose/, /^Weigh what moves/, /^Read the settings/],
   },
   // Everything of the beam is settled: two torques, two settings, then the doubt of the drive train.
   {
     of: 'a beam with its eyewear',
-    bench: stating(empty, { ...DIODE, ...GOGGLES }),
+    bench: wearing(stating(empty, { ...DIODE, ...GOGGLES })),
     first: [/^Weigh what moves/, /^Read the settings/, /^Read the drivers/],
   },
   // What must never be burnt stands before everything else.
   {
     of: 'vinyl to be burnt',
-    bench: setAt(stating(empty, { ...DIODE, ...GOGGLES }), 'plan.goals.materials', { wood: true, vinyl: true }),
+    bench: setAt(wearing(stating(empty, { ...DIODE, ...GOGGLES })), 'plan.goals.materials', { wood: true, vinyl: true }),
     first: [/^Take it off/, /^Weigh what moves/, /^Read the settings/],
   },
   // Both axes have other steps in the machine: one line for both, and that Y is off size follows from it.
@@ -112,7 +116,7 @@ const CASES: readonly Case[] = [
   // Mirrors have no belts, no corners of a gantry, and no travel from stop to stop to square.
   {
     of: 'mirrors',
-    bench: choosing(stating(empty, { ...DIODE, ...GOGGLES }), 'motion.kinematics', 'mirrors'),
+    bench: choosing(wearing(stating(empty, { ...DIODE, ...GOGGLES })), 'motion.kinematics', 'mirrors'),
     first: [/^Read the settings/],
   },
   // Parcels of last week are asked after, before what could merely be better.

@@ -70,8 +70,8 @@ const SETTLES = '0.01'
 export function writeProgram(steps: Iterable<Step>, card: OutputCard, round: RoundAxis | null = null): Outcome<string> {
   const checked = readCard(card)
   if (!checked.ok) return checked
-  const refused = powerFindings(steps, card)
-  if (refused.length > 0) return { ok: false, findings: refused }
+  const powers = powerFindings(steps, card)
+  if (powers.some((it) => it.severity === 'error')) return { ok: false, findings: powers }
   const writer = writerOf(card, round)
   for (const step of steps) {
     switch (step.kind) {
@@ -114,7 +114,7 @@ export function writeProgram(steps: Iterable<Step>, card: OutputCard, round: Rou
   }
   const behind = [card.beamOff, card.airOff, card.footer].flatMap(templateLines)
   const lines = numbered([...writer.lines, ...behind], card.numbered)
-  return accepted(`${lines.join('\n')}\n`, [...checked.findings, ...chordFindings(writer.chorded(), card)])
+  return accepted(`${lines.join('\n')}\n`, [...checked.findings, ...powers, ...chordFindings(writer.chorded(), card)])
 }
 
 function remark(text: string): string {
@@ -131,8 +131,35 @@ function powerFindings(steps: Iterable<Step>, card: OutputCard): readonly Findin
   if (beyond !== undefined)
     return refuse('power-range', `A power of ${percent(beyond)} is beyond 0 to 100 %: nothing is written.`)
   const grey = card.manner === 'switched' ? [...powers].find((it) => it > 0 && it < 1) : undefined
-  if (grey === undefined) return []
-  return refuse('no-grey', `This card only switches the beam: ${percent(grey)} cannot be said. Take full power, or another card.`)
+  if (grey !== undefined)
+    return refuse(
+      'no-grey',
+      `This card only switches the beam: ${percent(grey)} cannot be said. Take full power, or another card.`,
+    )
+  return card.manner === 'switched' ? [] : coarseFindings([...powers], card, percent)
+}
+
+/** A power that the card's word misses by more than this share of full power is not written; beyond the other it is said. */
+const TOO_COARSE = 0.02
+const COARSE = 0.005
+
+/** Powers that the card's full word and decimals cannot say as they are meant. */
+function coarseFindings(
+  powers: readonly number[],
+  { fullPower, powerDecimals }: OutputCard,
+  percent: (share: number) => string,
+): readonly Finding[] {
+  const said = (share: number): number => Number((share * fullPower).toFixed(powerDecimals)) / fullPower
+  const off = (share: number): number => Math.abs(said(share) - share)
+  const worst = powers.reduce((most, it) => (off(it) > off(most) ? it : most), 0)
+  if (off(worst) <= COARSE + 1e-12) return []
+  const step = percent(10 ** -powerDecimals / fullPower)
+  const became = `the word for full power is ${fullPower} with ${powerDecimals} decimals, so power goes in steps of ${step}, and ${percent(worst)} would be ${percent(said(worst))}`
+  const isRefused = off(worst) > TOO_COARSE + 1e-12
+  const message = isRefused
+    ? `On this card ${became}: nothing is written. Give the word more decimals or a larger full word, if the controller takes them, or take another power.`
+    : `On this card ${became}. More decimals of the power word say it closer, if the controller takes them.`
+  return [{ code: 'power-coarse', severity: isRefused ? 'error' : 'warning', path: 'powerDecimals', message }]
 }
 
 /** Lines with their numbers, each so much more than the last; remarks have none. */

@@ -14,7 +14,6 @@ export const housingHints: Readonly<Record<string, string>> = {
   'housing.sheets.*.thickness': 'With calipers at several places: what is sold as 9 mm is often 8.6.',
   'housing.window.x': 'Of the sheet as it was bought: a certified sheet that is cut loses its label, and may crack.',
   'housing.window.groove': 'As deep as the sheet is held all round: 8 to 12 mm.',
-  'housing.window.density': 'From its certificate, at the wavelength of the beam. What colour it is proves nothing.',
   'housing.lid.force': 'The figure with N behind it on the tube; of a coil on a kitchen scale, where it begins to push.',
   'housing.lid.progression': 'From its sheet; 1.2 to 1.5.',
   'housing.lid.onLid': 'Along the lid from the axis of the hinge to the ball.',

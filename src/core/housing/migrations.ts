@@ -1,4 +1,4 @@
-import { thenBlank, thenChosen, thenGuess, type Migration } from '../bench'
+import { asJson, thenBlank, thenChosen, thenGuess, type Migration } from '../bench'
 
 export const housingMigrations: readonly Migration[] = [
   {
@@ -86,5 +86,13 @@ export const housingMigrations: readonly Migration[] = [
       },
       ports: {},
     }),
+  },
+  {
+    to: 17,
+    why: 'what a window holds back is worked from its label, at the wavelength of today',
+    up: ({ window, ...rest }) => {
+      const { density: _, ...kept } = asJson(window)
+      return { ...rest, window: kept }
+    },
   },
 ]

@@ -39,7 +39,7 @@ const NEEDS: Act = { id: 'boxNeeds', words: 'Measure the machine with its head a
 const SHEET: Act = { id: 'sheet', words: 'Measure the sheet, and read its price' }
 const LID: Act = { id: 'lid', words: 'Read the springs’ label, and measure where they can go' }
 const PORTS: Act = { id: 'ports', words: 'Say where the openings are' }
-const WINDOW: Act = { id: 'window', words: 'Measure the window sheet, and read its certificate' }
+const WINDOW: Act = { id: 'window', words: 'Measure the window sheet, and look for its certificate' }
 
 type More = Partial<FactSpec>
 const mm = (label: string, min: number, max: number, more: More = {}) => fact({ label, quantity: 'length', min, max, ...more })
@@ -262,13 +262,6 @@ export const housingShape = group(
           label: 'The box',
           options: { no: 'is as large as its needs', yes: 'is as large as the frame' },
           assume: { chosen: 'no' },
-          when: isFramed,
-        }),
-        density: fact({
-          label: 'Optical density by its certificate',
-          quantity: 'opticalDensity',
-          min: 0,
-          max: 15,
           when: isFramed,
         }),
       },

@@ -66,14 +66,3 @@ export function reachOfGlow(powerW: number, limit: number, back: number, tilt: n
   requireInRange('tilt', tilt, 0, Math.PI / 2, 'rad')
   return Math.sqrt(Math.max(0, back * powerW * Math.cos(tilt)) / (Math.PI * limit))
 }
-
-/**
- * Maximum permissible exposure of the skin from 10 s on: 2000·C₄ W/m².
- * @param c4 Correction factor C₄, 1…5.012. @returns W/m². @throws {RangeError} outside that range.
- * Valid: 400…1400 nm, continuous, from 10 s; spots under 0.01 m². Source: IEC 60825-1:2014, table A.5 (from memory).
- * @example skinLimit(1) // 2000
- */
-export function skinLimit(c4: number): number {
-  requireInRange('c4', c4, 1, 5.1)
-  return 2000 * c4
-}

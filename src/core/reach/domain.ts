@@ -1,7 +1,6 @@
 import { domainOf } from '../bench'
 import * as figures from './figures'
-import * as glasses from './glassesFigures'
 import * as verdicts from './verdicts'
 
 /** What this domain works and judges: all figures and verdicts that these modules export. */
-export const reachDomain = domainOf('reach', figures, glasses, verdicts)
+export const reachDomain = domainOf('reach', figures, verdicts)

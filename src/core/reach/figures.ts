@@ -1,8 +1,8 @@
 import { figureOf, NotYet, subjectOf, type FigureDef, type Plain, type View } from '../bench'
 import { linesOut, type HousingView } from '../housing'
 import { travelOf } from '../motion'
-import { correctionFactors, eyewearMargin, exposureLimit, limitGlance, limitWatching, type SafetyView } from '../safety'
-import { reachBeyondFocus, reachOfBeam, reachOfGlow, skinLimit, widthAsCounted } from './distance'
+import { exposureLimit, limitGlance, limitWatching, pointedAt, skinLimit, densityWatching, type SafetyView } from '../safety'
+import { reachBeyondFocus, reachOfBeam, reachOfGlow, widthAsCounted } from './distance'
 import type { ReachBench } from './slice'
 
 export type ReachView = SafetyView & HousingView & ReachBench
@@ -97,7 +97,7 @@ export const skinReach = figure({
   source: 'IEC 60825-1:2014, table A.5 (from memory): 2000·C₄ W/m² from 10 s.',
   doubt: 'nudge',
   work: (view): number => {
-    const limit = skinLimit(correctionFactors(view.bench.optics.wavelength).c4)
+    const limit = skinLimit(view.bench.optics.wavelength, 10)
     return reachBeyondFocus(view.bench.optics.power, limit, view.bench.reach.beam.focal * MM, across(view)) / MM
   },
 })
@@ -128,8 +128,7 @@ export const leaves = figure({
     if (view.bench.reach.kept === 'open' || view.figure(linesOut) > 0) return 1
     const { window, ports } = view.bench.housing
     if (window.kept !== 'yes' && !Object.values(ports).some((it) => it.kind === 'window')) return 0
-    const isStated = !Number.isNaN(view.asEntered.housing.window.density)
-    return isStated ? 10 ** -window.density : 1
+    return 10 ** -(pointedAt(view, view.bench.safety.window)?.density ?? 0)
   },
 })
 
@@ -170,8 +169,8 @@ export const reachThere = figure({
   work(view, id: string): number {
     const place = placeOf(view, id)
     const { power } = view.bench.optics
-    const isProved = place.wears === 'yes' && view.figure(eyewearMargin) >= 0
-    const worn = isProved ? 10 ** -view.bench.safety.eyewearDensity : 1
+    const density = place.wears === 'yes' ? (pointedAt(view, view.bench.safety.worn)?.density ?? 0) : 0
+    const worn = density >= view.figure(densityWatching) ? 10 ** -density : 1
     // Two layers are one of them until a certificate says what they are together.
     const left = power * Math.min(view.figure(leaves), worn)
     const limit = limitOf(view, 'watching')

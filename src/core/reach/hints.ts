@@ -9,5 +9,4 @@ export const reachHints: Readonly<Record<string, string>> = {
   'reach.beam.freeAngle': 'The whole angle, on the sheet of the module, mostly in mrad.',
   'reach.room.bed': 'From the floor to what lies under the head.',
   'reach.places.*.eyes': 'About 1.2 m seated, 1.6 m standing; a child’s are lower.',
-  'reach.glasses.*.light': 'Visible light transmission, VLT, on the sheet. Below 20 % the room must be lit more brightly.',
 }

@@ -27,4 +27,9 @@ export const reachMigrations: readonly Migration[] = [
       glasses: {},
     }),
   },
+  {
+    to: 17,
+    why: 'labels of eyewear stand with what is judged of them',
+    up: ({ glasses: _, ...rest }) => rest,
+  },
 ]

@@ -14,7 +14,6 @@ export const PLACE_WORDS: Readonly<Record<PlaceKind, string>> = {
 
 const LENS: Act = { id: 'lens', words: 'Read what the head’s sheet says of its lens, or measure the beam at it' }
 const ROOM: Act = { id: 'roomPlan', words: 'Measure where machine, seats and doors are' }
-const GLASSES: Act = { id: 'glasses', words: 'Copy the labels of eyewear and window letter by letter' }
 
 type More = Partial<FactSpec>
 const mm = (label: string, min: number, max: number, more: More = {}) => fact({ label, quantity: 'length', min, max, ...more })
@@ -38,19 +37,6 @@ export const placeShape = group(
   { act: ROOM },
 )
 export type PlaceFacts = Of<typeof placeShape>
-
-/** Eyewear, or a window, by its label. */
-export const glassesShape = group(
-  {
-    order: bare(),
-    name: text(1, 60, undefined, 'It needs a name.'),
-    /** What is printed on it, as it stands there. */
-    label: text(0, 400, ''),
-    light: fact({ label: 'Light of day that it lets through', quantity: 'ratio', min: 0, max: 1, unit: 'percent' }),
-  },
-  { act: GLASSES },
-)
-export type GlassesFacts = Of<typeof glassesShape>
 
 /** How far the beam reaches, and whom it would meet. */
 export const reachShape = group(
@@ -113,7 +99,6 @@ export const reachShape = group(
       { part: 'reach', act: ROOM },
     ),
     places: many(placeShape, { placed: { part: 'reach' }, label: ({ label, thing }) => `${label}, ${thing.name}` }),
-    glasses: many(glassesShape, { placed: { part: 'eyewear' }, label: ({ label, thing }) => `${label}, ${thing.name}` }),
   },
   { stage: 'safety' },
 )

@@ -72,7 +72,7 @@ function eyewear({ optics }: RoundView, { density, scale }: Asked): RoundStep {
     head: 'Eyewear is on.',
     words,
     rests: ['safety.eyewearDense', 'safety.eyewearWithstands'],
-    at: { path: density === null ? 'optics.power' : 'safety.eyewearDensity' },
+    at: density === null ? { path: 'optics.power' } : { part: 'safety/eyewear' },
   })
 }
 

@@ -1,6 +1,7 @@
 import { domainOf } from '../bench'
 import * as figures from './figures'
+import * as glasses from './glassesFigures'
 import * as verdicts from './verdicts'
 
 /** What this domain works and judges: all figures and verdicts that these modules export. */
-export const safetyDomain = domainOf('safety', figures, verdicts)
+export const safetyDomain = domainOf('safety', figures, glasses, verdicts)

@@ -1,6 +1,6 @@
 import { figureOf, type View } from '../bench'
 import type { OpticsBench } from '../optics'
-import { exposureLimit, requiredDensity, scaleReached } from './exposure'
+import { exposureLimit, requiredDensity, scaleReached, wideBeamFactor } from './exposure'
 import type { SafetyBench } from './slice'
 
 export type SafetyView = OpticsBench & SafetyBench
@@ -64,35 +64,27 @@ export const densityGlance = figure({
   work: (view): number => requiredDensity(view.bench.optics.power, view.figure(limitGlance)),
 })
 
-export const eyewearMargin = figure({
-  id: 'safety.eyewearMargin',
-  label: 'Density of the eyewear beyond what is needed',
-  quantity: 'opticalDensity',
-  formula: 'm = \\v{D_e} - \\v{D}',
-  symbols: { D_e: 'safety.eyewearDensity', D: '=safety.densityWatching' },
-  source: 'By definition; 0 is the limit.',
+/** What the filter that is worn is of; as long as none is, the one that asks for more. */
+const filterOf = ({ bench: { safety } }: View<SafetyBench>): 'glass' | 'plastic' => safety.glasses[safety.worn]?.filter ?? 'glass'
+
+export const wideBeam = figure({
+  id: 'safety.wideBeam',
+  label: 'A wide beam counts more than one of 1 mm',
+  quantity: 'ratio',
+  formula: 'F = \\max(1,\\ d / 1\\,\\mathrm{mm})^{k}',
+  symbols: {},
+  source: 'EN 207:2009, annex B (from memory): d in mm, k 1.7 for glass, 1.17 for plastic.',
   doubt: 'nudge',
-  work: (view): number => view.bench.safety.eyewearDensity - view.figure(densityWatching),
+  work: (view): number => wideBeamFactor(view.bench.safety.beamAtEyewear * MM, filterOf(view)),
 })
 
 export const scaleNeeded = figure({
   id: 'safety.scaleNeeded',
   label: 'Scale number that withstands the beam',
   quantity: 'ratio',
-  formula: 'n = \\log_{10}\\dfrac{4\\,\\v{P}}{\\pi\\,\\v{d}^2} - 1',
-  symbols: { P: 'optics.power', d: 'safety.beamAtEyewear' },
+  formula: 'n = \\log_{10}\\dfrac{4\\,\\v{P}\\,\\v{F}}{\\pi\\,\\v{d}^2} - 1',
+  symbols: { P: 'optics.power', d: 'safety.beamAtEyewear', F: '=safety.wideBeam' },
   source: 'EN 207:2017, table 1: LB n withstands 10^(n+1) W/m² of a continuous beam for 5 s, 315…1400 nm (from memory).',
   doubt: 'nudge',
-  work: (view): number => scaleReached(view.bench.optics.power, view.bench.safety.beamAtEyewear * MM),
-})
-
-export const scaleMargin = figure({
-  id: 'safety.scaleMargin',
-  label: 'Scale number of the eyewear beyond what is needed',
-  quantity: 'ratio',
-  formula: 'm = \\v{n_e} - \\v{n}',
-  symbols: { n_e: 'safety.eyewearScale', n: '=safety.scaleNeeded' },
-  source: 'By definition; 0 is the limit.',
-  doubt: 'nudge',
-  work: (view): number => view.bench.safety.eyewearScale - view.figure(scaleNeeded),
+  work: (view): number => scaleReached(view.bench.optics.power, view.bench.safety.beamAtEyewear * MM, filterOf(view)),
 })

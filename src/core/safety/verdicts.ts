@@ -1,7 +1,11 @@
 import { verdictOf } from '../bench'
-import { densityWatching, eyewearMargin, scaleMargin, scaleNeeded, type SafetyView } from './figures'
+import { densityWatching, scaleNeeded, type SafetyView } from './figures'
+import { eyewearMargin, scaleMargin } from './glassesFigures'
 
 const verdict = verdictOf<SafetyView>()
+
+const DEFER = 'Certified eyewear, local rules and licensed practice come first.'
+const WHERE = { part: 'safety/eyewear' } as const
 
 export const eyewearDense = verdict({
   id: 'safety.eyewearDense',
@@ -11,21 +15,33 @@ export const eyewearDense = verdict({
   goodFrom: 0,
   stopBelow: 0,
   hazard: true,
-  say: ({ mark, figure, fact }) => {
+  say: ({ mark, figure, word }) => {
     const needed = figure(densityWatching)
-    const next = { words: 'Enter the density on its certificate', path: 'safety.eyewearDensity' }
-    const defer = 'Certified eyewear, local rules and licensed practice come first.'
+    const worn = word('safety.worn')
+    const name = worn === '' ? '' : word(`safety.glasses.${worn}.name`)
+    const label = word(`safety.glasses.${worn}.label`)
     if (mark === 'good') {
       return {
         head: 'Density of the eyewear passes',
-        why: `OD ${fact('safety.eyewearDensity')} certified, ${needed} needed to watch a burn. Its scale number is a test of its own. ${defer}`,
+        why: `${name}, “${label}”: at this wavelength that is enough for the ${needed} needed to watch a burn. Its scale number is a test of its own. ${DEFER}`,
       }
     }
-    if (mark === 'unknown') return { head: 'Eyewear?', why: `Not known yet; keep the beam off until it is. ${defer}`, next }
+    if (name === '')
+      return {
+        head: mark === 'unknown' ? 'Eyewear?' : 'Eyewear not shown to be dense enough',
+        why: `${mark === 'unknown' ? 'Not known yet; keep the beam off until it is.' : `None is said to be worn; ${needed} is needed to watch a burn.`} ${DEFER}`,
+        next: { words: 'Copy the label of your eyewear', ...WHERE },
+      }
+    if (mark === 'unknown')
+      return {
+        head: 'Eyewear?',
+        why: `Not known yet whether ${name}, “${label}”, is dense enough: power, wavelength, or what stands behind its label is open. Keep the beam off until it is. ${DEFER}`,
+        next: { words: 'Say what stands behind its label', ...WHERE },
+      }
     return {
-      head: 'Eyewear not proved dense enough',
-      why: `OD ${fact('safety.eyewearDensity')} against ${needed} needed to watch a burn. ${defer}`,
-      next,
+      head: 'Eyewear not shown to be dense enough',
+      why: `${name}, “${label}”, is not certified for ${needed} over the whole range that the wavelength may have. ${DEFER}`,
+      next: { words: 'Look at the label, or choose another pair', ...WHERE },
     }
   },
 })
@@ -39,21 +55,22 @@ export const eyewearWithstands = verdict({
   goodFrom: 0,
   stopBelow: 0,
   hazard: true,
-  say: ({ mark, figure, fact }) => {
+  say: ({ mark, figure, word }) => {
     const needed = figure(scaleNeeded)
-    const next = { words: 'Enter the scale number on its label', path: 'safety.eyewearScale' }
-    const label = `LB ${fact('safety.eyewearScale')}`
+    const isWorn = word('safety.worn') !== '' && word(`safety.glasses.${word('safety.worn')}.name`) !== ''
+    const next = { words: isWorn ? 'Look at the label, or choose another pair' : 'Copy the label of your eyewear', ...WHERE }
+    const label = word(`safety.glasses.${word('safety.worn')}.label`)
     if (mark === 'good') {
       return {
         head: 'Scale number of the eyewear passes',
-        why: `${label} on the label, ${needed} needed to withstand the beam for 5 s. What it lets through is the other test: LB alone may leave ten times the limit for watching.`,
+        why: `“${label}” on it, ${needed} needed to withstand the beam for 5 s. What it lets through is the other test: LB alone may leave ten times the limit for watching.`,
       }
     }
     if (mark === 'unknown')
       return { head: 'Does the eyewear withstand the beam?', why: 'Not known yet; keep the beam off until it is.', next }
     return {
-      head: 'Eyewear not proved to withstand the beam',
-      why: `${label} against ${needed} needed. A label that does not name the wavelength of the diode counts as none.`,
+      head: 'Eyewear not shown to withstand the beam',
+      why: `${label === '' ? 'No label is said to be worn' : `“${label}” on it`}; a scale number of ${needed} is needed. A label that does not name the wavelength of the diode counts as none.`,
       next,
     }
   },

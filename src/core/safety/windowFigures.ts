@@ -1,6 +1,7 @@
 import { figureOf, subjectOf } from '../bench'
 import type { HousingBench } from '../housing'
 import { densityWatching, type SafetyView } from './figures'
+import { pointedAt } from './glassesFigures'
 
 const figure = figureOf<SafetyView & HousingBench>()
 
@@ -14,12 +15,10 @@ export const windowMargin = figure({
   of: aWindow,
   label: 'Density of the window beyond what is needed',
   quantity: 'opticalDensity',
-  formula: 'm = \\v{D_w} - \\v{D}',
-  symbols: { D_w: 'housing.window.density', D: '=safety.densityWatching' },
-  source: 'As eyewear; without a certificate a window counts as 0 (IEC 60825-4, from memory).',
+  formula: 'm = D_{\\text{label}} - \\v{D}',
+  symbols: { D: '=safety.densityWatching' },
+  source:
+    'As eyewear, by its label at the wavelength of the beam; without a certificate a window counts as 0 (IEC 60825-4, from memory).',
   doubt: 'nudge',
-  work(view): number {
-    const isStated = !Number.isNaN(view.asEntered.housing.window.density)
-    return (isStated ? view.bench.housing.window.density : 0) - view.figure(densityWatching)
-  },
+  work: (view): number => (pointedAt(view, view.bench.safety.window)?.density ?? 0) - view.figure(densityWatching),
 })

@@ -14,7 +14,7 @@ export const windowDense = verdict({
   stopBelow: 0,
   hazard: true,
   say: ({ mark, figure }) => {
-    const next = { words: 'Enter the density on its certificate', path: 'housing.window.density' }
+    const next = { words: 'Copy the label of the window', part: 'safety/eyewear' }
     if (mark === 'unknown')
       return { head: 'Does the window stop the beam?', why: 'Not known yet: the beam’s power and wavelength.', next }
     return mark === 'good'
@@ -23,7 +23,7 @@ export const windowDense = verdict({
           why: `${figure(densityWatching)} is needed to watch a burn. That it withstands the beam is a test of its own, on the same certificate.`,
         }
       : {
-          head: 'The window is not proved dense enough',
+          head: 'The window is not shown to be dense enough',
           why: `${figure(densityWatching)} is needed to watch a burn. Until a certificate says so for this wavelength it counts for nothing: colour proves nothing.`,
           next,
         }

@@ -53,17 +53,24 @@ function crossingsOf(rings: readonly (readonly Point[])[], first: number, pitch:
       const [p, q] = [ring[i] as Point, ring[(i + 1) % ring.length] as Point]
       if (p.y === q.y) continue
       const [low, high] = p.y < q.y ? [p, q] : [q, p]
-      const begin = Math.max(0, Math.ceil((low.y - first) / pitch))
-      const end = Math.min(count - 1, Math.floor((high.y - first) / pitch))
       const slope = (high.x - low.x) / (high.y - low.y)
-      for (let k = begin; k <= end; k++) {
-        const v = first + k * pitch
-        if (v < low.y || v >= high.y) continue
-        lines[k]?.push({ u: low.x + slope * (v - low.y), up: p.y < q.y ? 1 : -1 })
-      }
+      const end = firstFrom(high.y, first, pitch)
+      for (let k = Math.max(0, firstFrom(low.y, first, pitch)); k < Math.min(count, end); k++)
+        lines[k]?.push({ u: low.x + slope * (first + k * pitch - low.y), up: p.y < q.y ? 1 : -1 })
     }
   }
   return lines
+}
+
+/**
+ * The first line that lies at a height or above it. A corner belongs to one of the two edges that meet there and to no other, so
+ * the height itself decides, by the same sum that places the line: what a division rounds to is only where the search begins.
+ */
+function firstFrom(height: number, first: number, pitch: number): number {
+  let k = Math.ceil((height - first) / pitch)
+  while (first + (k - 1) * pitch >= height) k--
+  while (first + k * pitch < height) k++
+  return k
 }
 
 function runsOf(crossings: Crossing[], rule: 'nonzero' | 'evenodd') {

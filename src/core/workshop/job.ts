@@ -56,14 +56,60 @@ export class Job {
     return left
   }
 
-  /** Where the move that is cut off has come to, counted from where the motors stand; null where nothing moves. */
-  cutOff(from: Place): Place | null {
-    if (this.over || this.moves.kind[this.next] === MOVE.dwell) return null
+  /** The way of the move that is cut off, as far as it has come, from where the motors stand; empty where nothing moves. */
+  cutOff(from: Place): readonly Place[] {
+    if (this.over || this.moves.kind[this.next] === MOVE.dwell) return []
     const whole = this.plan.seconds[this.next] as number
-    const part = whole > 0 ? this.spent / whole : 0
-    const to = endOf(this.moves, this.next)
-    return { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part }
+    return wayOf(this.moves, this.next, from, whole > 0 ? this.spent / whole : 0)
   }
+}
+
+/** Furthest that a chord of an arc may lie off it, mm: far below any spot. */
+const SAGITTA = 0.005
+
+/**
+ * Where the motors go in a move, its end last: one place of a straight one, chords of an arc in the plane XY. An arc whose
+ * ends coincide is a whole turn (RS274/NGC).
+ * @param from Where it begins, mm. @param part Share of it that is carried out, 0…1.
+ * Valid: any move. Source: NISTIR 6556, 3.5.3 (arcs, from memory).
+ * @example wayOf(moves, 0, { x: 0, y: 0 }).length // 1 for a straight move
+ */
+export function wayOf(moves: Moves, i: number, from: Place, part = 1): readonly Place[] {
+  const to = endOf(moves, i)
+  const kind = moves.kind[i]
+  const isRound = (kind === MOVE.clockwise || kind === MOVE.counterClockwise) && moves.plane[i] === 17
+  if (!isRound) return [{ x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part }]
+  const centre = { x: moves.centreA[i] as number, y: moves.centreB[i] as number }
+  const [dx, dy] = [from.x - centre.x, from.y - centre.y]
+  const radius = Math.hypot(dx, dy)
+  const begin = Math.atan2(dy, dx)
+  const way = kind === MOVE.clockwise ? -1 : 1
+  const turn = 2 * Math.PI
+  const gap = (Math.atan2(to.y - centre.y, to.x - centre.x) - begin) * way
+  const swept = (gap - turn * Math.floor(gap / turn) || turn) * part
+  const one = radius > SAGITTA ? 2 * Math.acos(1 - SAGITTA / radius) : turn
+  const count = Math.max(1, Math.ceil(swept / one))
+  const end = part === 1 ? to : null
+  return Array.from({ length: count }, (_, k): Place => {
+    if (k === count - 1 && end !== null) return end
+    const angle = begin + (way * swept * (k + 1)) / count
+    return { x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) }
+  })
+}
+
+/**
+ * The places between two shares of a way, the later one last. @param start Where it begins, mm. @param way Its places, as far apart
+ * as one another. @param from Share, 0…1. @param to Share, from…1.
+ * Valid: ways of a place or more. Source: by definition.
+ * @example stretch({ x: 0, y: 0 }, [{ x: 4, y: 0 }], 0, 0.5) // [{ x: 2, y: 0 }]
+ */
+export function stretch(start: Place, way: readonly Place[], from: number, to: number): readonly Place[] {
+  const n = way.length
+  const between = way.filter((_, k) => (k + 1) / n > from + 1e-12 && (k + 1) / n < to - 1e-12)
+  const k = Math.min(n - 1, Math.floor(to * n))
+  const [p, q] = [k === 0 ? start : (way[k - 1] as Place), way[k] as Place]
+  const part = to * n - k
+  return [...between, part >= 1 ? q : { x: p.x + (q.x - p.x) * part, y: p.y + (q.y - p.y) * part }]
 }
 
 /** Where a move ends, mm. */

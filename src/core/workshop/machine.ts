@@ -3,7 +3,7 @@ import { MOVE, readProgram } from '../gcode'
 import { axisLimits, planMoves } from '../planner'
 import type { Mark } from './calipers'
 import { drawHidden, type Hidden, type StandInSpec } from './hidden'
-import { endOf, isCommanded, Job, leaving, litShare } from './job'
+import { isCommanded, Job, leaving, litShare, stretch, wayOf } from './job'
 import { Lag, shareOfWay, strainOf } from './lag'
 import { Sheet } from './materials'
 import { lightShare } from './meter'
@@ -155,7 +155,7 @@ class SimulatedMachine implements StandIn {
   private carryOutMove(job: Job, i: number): void {
     const { moves } = job
     if (moves.kind[i] === MOVE.dwell) this.lag.wait(isCommanded(moves, i), moves.feed[i] as number)
-    else this.pass(job, i, endOf(moves, i))
+    else this.pass(job, i, wayOf(moves, i, { x: this.mechanics.place('x'), y: this.mechanics.place('y') }))
   }
 
   private tell(said: Said): void {
@@ -283,33 +283,35 @@ class SimulatedMachine implements StandIn {
     this.job = new Job(moves, plan)
   }
 
-  /** Burns, or passes in the dark, from where the spot is to a place. */
-  private pass({ moves, plan }: Job, i: number, to: Place): void {
-    const { mechanics } = this
+  /** Burns, or passes in the dark, from where the spot is along a way, its places as far apart as one another. */
+  private pass({ moves, plan }: Job, i: number, way: readonly Place[]): void {
+    const { mechanics, sheet } = this
+    const to = way.at(-1)
+    if (to === undefined) return
     const share = litShare(moves, i, this.setting('beam/full'))
     const start = { x: mechanics.place('x'), y: mechanics.place('y') }
-    const alongBy = (share_: number): Place => ({
-      x: start.x + (to.x - start.x) * share_,
-      y: start.y + (to.y - start.y) * share_,
-    })
     const { lit, glows } = this.lag.pass(share > 0, plan.seconds[i] as number, (seconds) => shareOfWay(plan, i, seconds))
-    if (glows > 0) {
-      mechanics.moveTo(alongBy(glows))
-      this.sheet.goOn(mechanics.spot())
-    }
-    if (lit > 0) mechanics.moveTo(alongBy(Math.min(lit, 1)))
-    const from = mechanics.spot()
-    mechanics.moveTo(to, strainOf(plan, i, start, to))
-    if (share === 0) return
+    if (glows > 0)
+      for (const at of stretch(start, way, 0, Math.min(glows, 1))) {
+        mechanics.moveTo(at)
+        sheet.goOn(mechanics.spot())
+      }
+    if (lit > 0) for (const at of stretch(start, way, Math.max(glows, 0), Math.min(lit, 1))) mechanics.moveTo(at)
     const speed = moves.feed[i] as number
-    if (lit >= 1) this.sheet.miss()
-    else
-      this.sheet.burn(from, mechanics.spot(), {
-        energy: (this.options.spec.power * lightShare(share, this.options.number)) / speed,
-        speed,
-        pulse: speed / this.setting('beam/frequency'),
-        raised: moves.z[i] as number,
-      })
+    const since = sheet.falls.length
+    for (const at of stretch(start, way, Math.min(Math.max(lit, glows, 0), 1), 1)) {
+      const from = mechanics.spot()
+      mechanics.moveTo(at, at === to ? strainOf(plan, i, start, to) : null)
+      if (share > 0 && lit < 1)
+        sheet.burn(from, mechanics.spot(), {
+          energy: (this.options.spec.power * lightShare(share, this.options.number)) / speed,
+          speed,
+          pulse: speed / this.setting('beam/frequency'),
+          raised: moves.z[i] as number,
+          since,
+        })
+    }
+    if (share > 0 && lit >= 1) sheet.miss()
   }
 
   private end(): void {
@@ -322,8 +324,7 @@ class SimulatedMachine implements StandIn {
   private stop(): void {
     const { job, mechanics } = this
     // What was burnt of the line that was cut off stays on the material.
-    const at = job?.cutOff({ x: mechanics.place('x'), y: mechanics.place('y') }) ?? null
-    if (job !== null && at !== null) this.pass(job, job.at, at)
+    if (job !== null) this.pass(job, job.at, job.cutOff({ x: mechanics.place('x'), y: mechanics.place('y') }))
     this.lag.off()
     this.rest()
     this.loaded = []

@@ -23,11 +23,11 @@ export class Sheet {
 
   /**
    * @param energy Of the line, J/mm. @param speed mm/s. @param pulse Way of the head from one pulse of the signal to the next, mm.
-   * @param raised The head above where it hangs, mm.
+   * @param raised The head above where it hangs, mm. @param since What had fallen before its move began: chords of one arc are no passes.
    */
-  burn(from: Place, to: Place, line: { energy: number; speed: number; pulse: number; raised: number }): void {
-    const { energy, speed, pulse, raised } = line
-    const all = energy + this.before(from, to)
+  burn(from: Place, to: Place, line: { energy: number; speed: number; pulse: number; raised: number; since: number }): void {
+    const { energy, speed, pulse, raised, since } = line
+    const all = energy + this.before(from, to, since)
     const spot = spotOver(this.hidden, this.lie, from, to, raised)
     this.falls.push({ from, to, energy, speed, radius: spot.radius, order: spot.order })
     const mark = burnt(from, to, energy, this.hidden, this.lie, { ...spot, all })
@@ -60,10 +60,11 @@ export class Sheet {
   }
 
   /** Energy of earlier passes over the same line, either way, J/mm. */
-  private before(from: Place, to: Place): number {
+  private before(from: Place, to: Place, since: number): number {
     const isNear = (p: Place, q: Place): boolean =>
       Math.abs(p.y - q.y) < SAME && Math.abs(p.x - q.x) < SAME && Math.hypot(p.x - q.x, p.y - q.y) < SAME
     return this.falls
+      .slice(0, since)
       .filter((it) => (isNear(it.from, from) && isNear(it.to, to)) || (isNear(it.from, to) && isNear(it.to, from)))
       .reduce((sum, it) => sum + it.energy, 0)
   }

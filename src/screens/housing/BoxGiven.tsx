@@ -1,6 +1,7 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { Bench } from '../../core/document'
-import { DONE, fixSizes, useBenchStore, type Told } from '../../state'
+import { addressOf, DONE, fixSizes, useBenchStore, type Told } from '../../state'
 import { ChoiceField, FactField, Findings, Panel, Sentence } from '../../ui'
 
 /** What asks for room, the size as it is fixed, and the window that must not be cut. */
@@ -80,9 +81,8 @@ function Window({ bench }: { readonly bench: Bench }) {
         {bench.housing.window.kept.chosen === 'yes' && (
           <>
             : <FactField path="housing.window.x" /> by <FactField path="housing.window.y" />,{' '}
-            <FactField path="housing.window.thick" /> thick, of <ChoiceField path="housing.window.weighs" />, with an optical
-            density of <FactField path="housing.window.density" /> by its certificate. Its frame has bars of{' '}
-            <FactField path="housing.window.bar" /> with a groove <FactField path="housing.window.groove" /> deep,{' '}
+            <FactField path="housing.window.thick" /> thick, of <ChoiceField path="housing.window.weighs" />. Its frame has bars
+            of <FactField path="housing.window.bar" /> with a groove <FactField path="housing.window.groove" /> deep,{' '}
             <FactField path="housing.window.play" /> of play at each side, and tongues of{' '}
             <FactField path="housing.window.tongue" />. The box <ChoiceField path="housing.window.decides" />
           </>
@@ -91,7 +91,8 @@ function Window({ bench }: { readonly bench: Bench }) {
       </Sentence>
       <p className="max-w-[46rem] py-1 text-[13px] text-second">
         Leave one bar of the frame open until all is painted, and slide the sheet in last. What colour a plastic has proves
-        nothing: without a certificate for this wavelength the window is shut with a panel.
+        nothing: copy its label under <Link to={addressOf(bench.id, 'safety', 'eyewear')}>Safety, eyewear</Link>; without a
+        certificate for this wavelength the window is shut with a panel.
       </p>
     </Panel>
   )

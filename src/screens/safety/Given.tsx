@@ -7,15 +7,15 @@ export function EyewearGiven() {
     <div className="grid gap-4">
       <Panel title="Given, beam and eyewear">
         <Sentence>
-          The diode gives <FactField path="optics.power" /> of optical power at <FactField path="optics.wavelength" />. The
-          certificate of your eyewear gives an optical density of <FactField path="safety.eyewearDensity" /> at that wavelength;
-          its label names the scale number LB <FactField path="safety.eyewearScale" /> there. Where it may meet them the beam is
-          at least <FactField path="safety.beamAtEyewear" /> across.
+          The diode gives <FactField path="optics.power" /> of optical power at <FactField path="optics.wavelength" />. Where it
+          may meet eyewear the beam is at least <FactField path="safety.beamAtEyewear" /> across. Its window and the eyewear that
+          is worn stand below, by their labels.
         </Sentence>
         <p className="mt-1 max-w-[46rem] text-[13px] text-second">
-          Density counts only where a certificate names the wavelength; a coloured plastic is none. Eyewear is for what comes back
-          by chance, never for looking into a beam. Everybody in the room wears it. Local rules, certified eyewear and licensed
-          practice come first.
+          A density counts only where a mark after EN 207 or ANSI Z136.7, or a certificate that is named, gives it at the
+          wavelength; what a seller prints is none, and neither is a coloured plastic. Eyewear is for what comes back by chance,
+          never for looking into a beam. Everybody in the room wears it. Local rules, certified eyewear and licensed practice come
+          first.
         </p>
       </Panel>
       <GlassesGiven />

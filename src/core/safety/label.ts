@@ -1,3 +1,5 @@
+import type { ProofBy } from './slice'
+
 /** One claim of a label: what it holds back, between which wavelengths, for which kinds of beam. */
 export interface Claim {
   /** Wavelengths, nm, both counted in. */
@@ -112,32 +114,69 @@ export function readLabel(label: string): LabelRead {
   return { claims, unread, bare }
 }
 
+/** What stands behind a label. */
+export interface Proof {
+  readonly proof: ProofBy
+  /** Number, laboratory or day of the certificate; empty where it is not named. */
+  readonly certificate: string
+}
+
 /** What a label comes to at one wavelength, with its reasons. */
 export interface LabelAt {
-  /** Scale number for a continuous beam; 0 where none is named. */
+  /** Scale number for a continuous beam, as far as it is certified; 0 where none is named. */
   readonly scale: number
-  /** Optical density; 0 where none is named. A scale number n holds back 10^n at least. */
+  /** Optical density, as far as it is certified; 0 where none is named. A scale number n holds back 10^n at least. */
   readonly density: number
+  /** The same as a seller says it: what nothing stands behind counts in here alone. */
+  readonly toldScale: number
+  readonly toldDensity: number
   /** What each claim comes to here, in words. */
   readonly said: readonly { readonly claim: Claim; readonly counts: boolean; readonly why: string }[]
 }
 
 /**
- * What a label comes to at the wavelength of a beam. What does not name it counts as nothing, and so does a scale number
- * without D for a continuous beam.
- * @param read The label. @param wavelengthNm Of the beam, nm.
- * Valid: any wavelength. Source: EN 207:2017, table 1: LB n lets through 10^−n at most (from memory).
- * @example labelAt(readLabel('D 180-315 LB9 + 315-534 LB6'), 455).scale // 6
+ * Whether a claim is certified. A scale number behind its kinds of beam is the mark of EN 207 itself, unless it was only read
+ * in a listing; a density is printed by anybody, and needs the mark of a standard or a certificate that is named.
  */
-export function labelAt({ claims }: LabelRead, wavelengthNm: number): LabelAt {
+function isCertified(claim: Claim, { proof, certificate }: Proof): boolean {
+  if (proof === 'seller') return false
+  if (proof === 'certificate') return certificate.trim() !== ''
+  return claim.kind === 'scale' ? proof === 'en' || proof === 'unsaid' : proof === 'ansi'
+}
+
+/** Why a claim that names the wavelength counts, or does not. */
+function whyOf(claim: Claim, isProved: boolean, { proof }: Proof): string {
+  if (claim.kind === 'scale' && !claim.modes.includes('D')) return 'no D before it: not for a beam that stays on'
+  if (isProved) return 'names this wavelength'
+  if (proof === 'seller') return 'a seller’s word: it proves nothing'
+  if (proof === 'certificate') return 'which certificate says so is not named yet'
+  return claim.kind === 'density'
+    ? 'names this wavelength, but anybody can print a density: it counts with a mark after ANSI Z136.7 or a certificate that is named'
+    : 'is no mark of that standard'
+}
+
+/**
+ * What a label comes to at the wavelength of a beam. What does not name it counts as nothing, and so does a scale number
+ * without D for a continuous beam, and what nobody certifies.
+ * @param read The label. @param wavelengthNm Of the beam, nm. @param proof What stands behind it.
+ * Valid: any wavelength. Source: EN 207:2017, clause 6 and table 1: LB n lets through 10^−n at most; ANSI Z136.7 (from memory).
+ * @example labelAt(readLabel('D 180-315 LB9 + 315-534 LB6'), 455, { proof: 'unsaid', certificate: '' }).scale // 6
+ */
+export function labelAt({ claims }: LabelRead, wavelengthNm: number, proof: Proof): LabelAt {
   const said = claims.map((claim) => {
     const holds = wavelengthNm >= claim.from && wavelengthNm <= claim.to
-    if (!holds) return { claim, counts: false, why: `says nothing of ${wavelengthNm} nm` }
-    if (claim.kind === 'scale' && !claim.modes.includes('D'))
-      return { claim, counts: false, why: 'no D before it: not for a beam that stays on' }
-    return { claim, counts: true, why: 'names this wavelength' }
+    if (!holds) return { claim, told: false, counts: false, why: `says nothing of ${wavelengthNm} nm` }
+    const told = claim.kind === 'density' || claim.modes.includes('D')
+    const counts = told && isCertified(claim, proof)
+    return { claim, told, counts, why: whyOf(claim, counts, proof) }
   })
-  const best = (kind: Claim['kind']): number =>
-    Math.max(0, ...said.filter((it) => it.counts && it.claim.kind === kind).map((it) => it.claim.value))
-  return { scale: best('scale'), density: Math.max(best('density'), best('scale')), said }
+  const best = (kind: Claim['kind'], by: 'told' | 'counts'): number =>
+    Math.max(0, ...said.filter((it) => it[by] && it.claim.kind === kind).map((it) => it.claim.value))
+  return {
+    scale: best('scale', 'counts'),
+    density: Math.max(best('density', 'counts'), best('scale', 'counts')),
+    toldScale: best('scale', 'told'),
+    toldDensity: Math.max(best('density', 'told'), best('scale', 'told')),
+    said,
+  }
 }

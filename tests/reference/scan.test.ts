@@ -47,6 +47,53 @@ function planned(steps: readonly Step[]): number {
 }
 const areaOfScan = (scan: Scan): number => burntLength(scan) * scan.pitch
 
+/** Whether a place lies inside by the even-odd rule: a ray upwards, edges half open in x; written apart from the scan. */
+function isPainted(rings: readonly (readonly Point[])[], { x, y }: Point): boolean {
+  let inside = false
+  for (const ring of rings)
+    ring.forEach((p, i) => {
+      const q = ring[(i + 1) % ring.length] as Point
+      if (p.x > x !== q.x > x && y < p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)) inside = !inside
+    })
+  return inside
+}
+
+describe('a line through a corner is neither lost nor burnt across a hole (even-odd painter, written apart)', () => {
+  const ngon = (x: number, y: number, r: number, n: number, by = 0): readonly Point[] =>
+    Array.from({ length: n }, (_, i) => ({
+      x: x + r * Math.cos(by + (2 * Math.PI * i) / n),
+      y: y + r * Math.sin(by + (2 * Math.PI * i) / n),
+    }))
+  const KINDS: Readonly<Record<string, (x: number, y: number) => readonly (readonly Point[])[]>> = {
+    'a square with a diamond': (x, y) => [box(x, y, 34, 34), ngon(x + 17, y + 17, 10, 4)],
+    rings: (x, y) => [ngon(x, y, 17, 64), ngon(x, y, 9, 32)],
+    hexagons: (x, y) => [ngon(x, y, 12, 6, Math.PI / 6)],
+  }
+  const random = seeded(34)
+  const places = Array.from({ length: 667 }, () => [20 + 100 * random(), 20 + 100 * random()] as const)
+
+  it.each(Object.keys(KINDS))('%s, at 667 places', (kind) => {
+    for (const [x, y] of [[42.162, 91.691] as const, ...places]) {
+      const rings = KINDS[kind]?.(x, y) ?? []
+      const { lines } = areaLines(rings, 'evenodd', 0.15, 0, 1)
+      const heights = rings.flat().map((it) => it.y)
+      const high = Math.max(...heights) - Math.min(...heights)
+      // As many lines as pitches fit: a convex outline has no height without one.
+      expect(lines.length, `${x} ${y}`).toBe(Math.round(high / 0.15))
+      for (const { v, from, to } of lines) {
+        const cuts = Array.from(from).flatMap((it, k) => [it, to[k] as number])
+        cuts.slice(1).forEach((cut, k) => {
+          const a = cuts[k] as number
+          // Not the middle: there a corner of what lies beside the line may stand.
+          const middle = a + 0.37 * (cut - a)
+          // A sliver beside a corner says nothing of its neighbours.
+          if (cut - a > 1e-6) expect(isPainted(rings, { x: middle, y: v + 1e-9 }), `${x} ${y} at ${v}`).toBe(k % 2 === 0)
+        })
+      }
+    }
+  })
+})
+
 describe('lines over an area', () => {
   it('cover it: a square, a circle, a ring; at any angle (elementary geometry)', () => {
     for (const angle of [0, 0.3, Math.PI / 2, -1]) {

@@ -103,6 +103,20 @@ describe('a card that cannot be worked with', () => {
     ['has no power in its moves', { manner: 'inMove', beamOn: 'M3 S0' }, 'no-power'],
   ])('%s', (_, card, code) => expect(codes(card)).toContain(code))
 
+  it('refuses powers that its word cannot say, and says how coarse it is', () => {
+    const made = (fullPower: number, powerDecimals: number, power: number) => {
+      const { ok, findings } = writeProgram(figure([power]), { ...PLAIN_CARD, fullPower, powerDecimals })
+      return [ok, findings.map((it) => it.code)]
+    }
+    // A full word of 1 without decimals: 30 % would be 0, 60 % full.
+    expect(made(1, 0, 0.3)).toEqual([false, ['power-coarse']])
+    expect(made(1, 0, 0.6)).toEqual([false, ['power-coarse']])
+    expect(made(1, 0, 1)).toEqual([true, []])
+    expect(made(1, 1, 0.3)).toEqual([true, []])
+    expect(made(50, 0, 0.33)).toEqual([true, ['power-coarse']])
+    expect(made(255, 0, 0.01)).toEqual([true, []])
+  })
+
   it('refuses a power beyond full, and grey where it only switches', () => {
     const refused = (card: OutputCard, power: number) => {
       const made = writeProgram(figure([power]), card)

@@ -1,6 +1,6 @@
 import { mean, standardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
-import { createStandIn, drawHidden, normal, readCalipers, seeded, type Mark, type StandInFault } from '.'
+import { createStandIn, drawHidden, normal, readCalipers, seeded, type Mark, type StandIn, type StandInFault } from '.'
 
 const spec = { nominalSteps: { x: 80, y: 80 }, travel: { x: 430, y: 310 }, power: 5 }
 const QUIET = { scale: 0, noise: 0 }
@@ -63,6 +63,39 @@ describe('the machine', () => {
     expect(machine.marks[0]).toBeNull()
     // D = 2·w·√(½·ln e²) = 2·w (Liu 1982, from memory).
     expect(machine.marks[1]?.width).toBeCloseTo(2 * radius, 5)
+  })
+
+  /** How far from X40 Y40 the motors stood where something was burnt, its play aside. */
+  const fromCentre =
+    ({ hidden: { mmPerStep, skewRad } }: StandIn) =>
+    (x: number, y: number): number =>
+      Math.hypot((x - y * Math.tan(skewRad)) / (80 * mmPerStep.x) - 40, y / Math.cos(skewRad) / (80 * mmPerStep.y) - 40)
+
+  it('runs arcs as arcs: what is burnt lies on the circle, all the way round, and an arc that is cut off ends on it', () => {
+    for (const [words, way] of [
+      ['G2 X60 Y40 I0 J20', 1.5],
+      ['G3 X60 Y40 I0 J20', 0.5],
+      ['G2 X40 Y20 I0 J20', 2],
+    ] as const) {
+      const { machine, run } = started()
+      run(`G21 G90\nG0 X40 Y20\nM3 S1000\n${words} F600\nM2`)
+      machine.advance(Infinity)
+      const at = fromCentre(machine)
+      const ends = machine.falls.flatMap((it) => [at(it.from.x, it.from.y), at(it.to.x, it.to.y)])
+      for (const radius of ends) expect(Math.abs(radius - 20)).toBeLessThan(machine.hidden.play.x + machine.hidden.play.y + 0.05)
+      const burnt = machine.falls.reduce((sum, it) => sum + Math.hypot(it.to.x - it.from.x, it.to.y - it.from.y), 0)
+      expect(burnt / (Math.PI * 20) / way).toBeCloseTo(1, 1)
+      // No chord of it counts as another pass over the one before: all are burnt alike.
+      expect(new Set(machine.falls.map((it) => it.energy)).size).toBe(1)
+    }
+    const { machine, run, said } = started()
+    run('G21 G90\nG0 X40 Y20\nM3 S1000\nG2 X60 Y40 I0 J20 F600\nM2')
+    machine.advance(6)
+    machine.receive('stop')
+    expect(said.some((it) => it.includes('stopped'))).toBe(true)
+    const last = machine.falls.at(-1)
+    expect(fromCentre(machine)(last?.to.x ?? 0, last?.to.y ?? 0)).toBeCloseTo(20, 0)
+    expect(last?.to.x).toBeLessThan(40)
   })
 
   it('takes as long as its limits say: 100 mm at 100 mm/s and 500 mm/s² is 1.2 s', () => {

@@ -10,7 +10,8 @@ export const safetyMigrations: readonly Migration[] = [
     to: 17,
     why: 'eyewear and window are worked from their labels; what was typed before stands as a label of that wavelength',
     up: ({ eyewearDensity, eyewearScale, ...rest }, bench) => {
-      const at = String(asJson(asJson(bench['optics'])['wavelength'])['value'] ?? '')
+      const { value } = asJson(asJson(bench['optics'])['wavelength'])
+      const at = typeof value === 'number' ? String(value) : ''
       const density = entered(eyewearDensity)
       const scale = entered(eyewearScale)
       const worn = [density === 0 ? '' : `OD ${density} ${at} nm`, scale === 0 ? '' : `D ${at} LB${scale}`].filter(

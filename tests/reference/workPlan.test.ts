@@ -130,6 +130,22 @@ describe('a work order as a way of the head', () => {
     expect(codes([box(0, 0, 5, 5)])).toEqual(['light'])
     expect(codes([box(0, 0, 40, 20), box(5, 5, 20, 0.1)])).toEqual(['narrow'])
   })
+  it('what has the same corners is not the same line: Z and N, square and bow tie, an open U and its square', () => {
+    const codes = (does: 'mark' | 'cut', outlines: readonly Outline[]) =>
+      planOf([task(does, outlines)]).findings.map((it) => it.code)
+    const z = line([0, 20], [20, 20], [0, 0], [20, 0])
+    const n = line([0, 0], [0, 20], [20, 0], [20, 20])
+    const u = line([0, 20], [0, 0], [20, 0], [20, 20])
+    for (const pair of [
+      [z, n],
+      [u, box(0, 0, 20, 20)],
+      [box(0, 0, 20, 20), polygon([0, 0], [20, 20], [20, 0], [0, 20])],
+    ])
+      expect(codes('mark', pair)).toEqual([])
+    // The same line the other way round is one.
+    expect(codes('mark', [z, line([20, 0], [0, 0], [20, 20], [0, 20])])).toEqual(['doubles'])
+    expect(codes('mark', [box(0, 0, 20, 20), polygon([20, 0], [0, 0], [0, 20], [20, 20])])).toEqual(['doubles'])
+  })
   it('a fill of two islands lying crosswise is burnt each along itself, and quicker so', () => {
     const fill = planOf([task('fill', [box(20, 0, 120, 1.5), box(20, 20, 1.5, 120)], { setting: { ...SETTING, speed: 100 } })])
       .fills[0]!

@@ -106,10 +106,25 @@ function withoutDoubles(drawn: readonly Drawn[], findings: Finding[]): readonly 
   return [...seen.values()]
 }
 
-/** The same for outlines that go through the same places, whatever their sense and beginning. */
+/**
+ * The same for outlines that go through the same places in the same order, whatever their sense and, of rings, their beginning:
+ * a Z and an N have the same corners and are two lines.
+ */
 function keyOf({ places, isClosed }: Drawn): string {
-  const words = places.map(({ x, y }) => `${Math.round(x * 100)},${Math.round(y * 100)}`)
-  return [...new Set(isClosed ? words.slice(1) : words)].sort().join(' ')
+  const words = places
+    .map(({ x, y }) => `${Math.round(x * 100)},${Math.round(y * 100)}`)
+    .filter((it, k, all) => it !== all[k - 1])
+  if (isClosed && words.length > 1 && words.at(-1) === words[0]) words.pop()
+  const back = [...words].reverse()
+  const ways = isClosed ? [...turnsOf(words), ...turnsOf(back)] : [words, back]
+  const [first = ''] = ways.map((it) => it.join(' ')).sort()
+  return `${isClosed ? 'ring' : 'line'} ${first}`
+}
+
+/** A ring from each of the places that come first by their words: one of them, unless it goes through that place twice. */
+function turnsOf(words: readonly string[]): readonly (readonly string[])[] {
+  const first = words.reduce((least, it) => (it < least ? it : least), words[0] ?? '')
+  return words.flatMap((it, k) => (it === first ? [[...words.slice(k), ...words.slice(0, k)]] : []))
 }
 
 function followed(

@@ -72,7 +72,7 @@ const SAGITTA = 0.005
  * ends coincide is a whole turn (RS274/NGC).
  * @param from Where it begins, mm. @param part Share of it that is carried out, 0…1.
  * Valid: any move. Source: NISTIR 6556, 3.5.3 (arcs, from memory).
- * @example wayOf(moves, 0, { x: 0, y: 0 }).length // 1 for a straight move
+ * @example wayOf({ kind: [1], x: [4], y: [0] }, 0, { x: 0, y: 0 }) // [{ x: 4, y: 0 }]
  */
 export function wayOf(moves: Moves, i: number, from: Place, part = 1): readonly Place[] {
   const to = endOf(moves, i)

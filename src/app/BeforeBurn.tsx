@@ -1,8 +1,12 @@
+import { useState } from 'react'
 import { useLocation } from 'react-router'
-import { endCautions, keepRound, leaveCautions, tickCaution, useRound, useSession } from '../state'
+import { endCautions, harmOf, keepRound, leaveCautions, tickCaution, useRound, useSession } from '../state'
 import { FactLink } from '../ui'
 import { OpenOf } from '../ui/OpenOf'
 import { Over } from './Over'
+
+/** Letters of a reason that is one. */
+const LEAST_WHY = 10
 
 /** The round before a program that turns the beam on leaves, as this bench asks for it: asked for once a session. */
 export function BeforeBurn() {
@@ -11,7 +15,10 @@ export function BeforeBurn() {
   const taken = useSession((it) => it.cautionsTicked)
   const { pathname } = useLocation()
   const isKnown = steps.some((it) => it.id === 'eyewear' && !('path' in it.at && it.at.path === 'optics.power'))
-  const all = isKnown && steps.every(({ id }) => taken.includes(id))
+  const harm = harmOf(looks)
+  const [why, setWhy] = useState('')
+  const isTakenOn = harm.length === 0 || why.trim().length >= LEAST_WHY
+  const all = isKnown && isTakenOn && steps.every(({ id }) => taken.includes(id))
   return (
     <Over title="Before the beam is on" className="w-[42rem] p-5" close={() => endCautions(false)}>
       <p className="mt-1 text-second">
@@ -45,6 +52,26 @@ export function BeforeBurn() {
           What is ticked stays, and a line at the top leads back here.
         </p>
       )}
+      {harm.length > 0 && (
+        <div role="alert" className="mt-3">
+          <p>
+            A stop stands against {harm.length === 1 ? 'this step' : 'these steps'}:{' '}
+            <strong className="font-[650]">{harm.map((it) => it.head).join(' ')}</strong> No program leaves until it is mended. If
+            you take it on all the same, write why; it is kept with the round.
+          </p>
+          <label className="mt-1 block text-[12px] text-second" htmlFor="taken-on">
+            Why it is burnt against a stop
+          </label>
+          <textarea
+            id="taken-on"
+            className="input w-full text-[13.5px]"
+            rows={2}
+            maxLength={300}
+            value={why}
+            onChange={(event) => setWhy(event.target.value)}
+          />
+        </div>
+      )}
       <p className="mt-3 text-[13px] text-second">
         Local rules, certified eyewear and licensed practice come first. These checks call nothing safe. They are asked for once
         until this page is opened again.
@@ -55,7 +82,7 @@ export function BeforeBurn() {
           className="button button-first"
           disabled={!all}
           onClick={() => {
-            void keepRound(looks)
+            void keepRound(looks, why)
             endCautions(true)
           }}
         >

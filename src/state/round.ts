@@ -49,14 +49,23 @@ export function removeSwitchTry(id: string): Told {
   return editBench('a try taken away', (it) => setAt(it, `round.tries.${id}`, undefined))
 }
 
-/** Keeps that the round was made: what was ticked, and what was open. */
-export async function keepRound(looks: readonly RoundLook[]): Promise<Told> {
+/** Steps before a burn that a stop of harm stands against: no program leaves past them, unless somebody takes that on and writes why. */
+export const harmOf = (looks: readonly RoundLook[]): readonly RoundLook[] =>
+  looks.filter((it) => it.when === 'before' && it.mark === 'stop' && it.worst?.def.hazard === true)
+
+/** Keeps that the round was made: what was ticked, what was open. @param takenOn Why somebody burns against a stop of harm. */
+export async function keepRound(looks: readonly RoundLook[], takenOn = ''): Promise<Told> {
   const { bench } = useBenchStore.getState()
   if (bench === null) return NO_BENCH
   const { cautionsTicked } = useSession.getState()
   const open = looks.filter((it) => it.mark !== null && it.mark !== 'good').map((it) => it.head)
   const ticked = looks.filter((it) => cautionsTicked.includes(it.id)).map((it) => it.head)
-  const note = [`Looked at: ${ticked.join(' ')}`, ...(open.length === 0 ? [] : [`Open: ${open.join(' ')}`])].join('\n')
+  const harm = harmOf(looks).map((it) => it.head)
+  const note = [
+    `Looked at: ${ticked.join(' ')}`,
+    ...(open.length === 0 ? [] : [`Open: ${open.join(' ')}`]),
+    ...(harm.length === 0 ? [] : [`Taken on against a stop: ${harm.join(' ')} ${takenOn.trim()}`]),
+  ].join('\n')
   const gave = [{ id: densityWatching.id, args: [], same: engineOf(bench).withDoubt(densityWatching).doubt?.expanded ?? 0 }]
   return keepRecord({ stage: 'safety', title: 'Round before a burn', note, redo: 'Make the round again.', beneath: [] }, gave, [])
 }

@@ -61,7 +61,7 @@ test('a grille that the beam looks out of is a stop with its line drawn, until a
   await bench.part('Box')
   await bench.choose('housing.window.kept', 'is used as it is, uncut, in a frame')
   await bench.part('Openings and sight')
-  await bench.expectMark('The window is not proved dense enough', 'stop')
+  await bench.expectMark('The window is not shown to be dense enough', 'stop')
 })
 
 test('the lid is moved by hand and key; springs are fixed where they hold it, and one that is too weak is a stop', async ({

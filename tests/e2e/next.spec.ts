@@ -50,7 +50,7 @@ test('an empty bench begins with what to do next; what is entered moves the list
   await page.getByRole('region', { name: /^Stop/ }).getByRole('link').first().click()
   await expect(page).toHaveURL(/safety\/eyewear/)
   await bench.inCell('eyewear', async () => {
-    await bench.wear('D 440-470 LB7')
+    await bench.wear('D 180-534 LB7')
   })
   await page.goBack()
   await page.keyboard.press('Escape')

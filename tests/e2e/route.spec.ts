@@ -80,6 +80,8 @@ test('the whole route by keyboard alone: every stage is begun, a program leaves,
   const cautions = page.getByRole('dialog', { name: 'Before the beam is on' })
   await expect(cautions).toBeVisible()
   for (const box of await cautions.getByRole('checkbox').all()) await hand.press(box, 'Space')
+  const why = page.getByLabel('Why it is burnt against a stop')
+  if ((await why.count()) > 0) await hand.write(why, 'On the stand-in, where nothing burns.')
   await hand.press(page.getByRole('button', { name: 'I have checked all of these' }))
   await expect(cautions).toHaveCount(0)
   await expect(page.getByText(/stand-in at rest/)).toBeVisible({ timeout: 60_000 })

@@ -39,6 +39,20 @@ describe('the round', () => {
     expect(words(baffled, 'path')).toContain('Baffles')
   })
 
+  // Hot-work practice (NFPA 51B, from memory): no burn without something at hand that puts it out, nor before bystanders.
+  it.each([
+    ['extinguisher', 'none', 'round.fireCanBeFought', 'stop'],
+    ['extinguisher', 'blanket', 'round.fireCanBeFought', 'look'],
+    ['extinguisher', 'co2', 'round.fireCanBeFought', 'good'],
+    ['room', 'free', 'round.othersKept', 'stop'],
+    ['room', 'worn', 'round.othersKept', 'good'],
+  ])('%s: %s is judged, and its step rests on it', (key, chosen, verdict, mark) => {
+    const judged = (bench: Bench) => judgeAll(engineFor(bench), 'safety').find((it) => it.def.id === verdict)
+    expect(judged(setAt(empty, `round.${key}`, said(chosen)))?.mark).toBe(mark)
+    expect(judged(empty)).toBeUndefined()
+    expect(roundSteps(empty, ASKED).flatMap((it) => it.rests)).toContain(verdict)
+  })
+
   it('never says that what is unknown is known, and says how long is watched', () => {
     const [eyewear] = roundSteps(empty, { density: null, scale: null })
     expect(eyewear?.words).toContain('not known')

@@ -35,3 +35,35 @@ export const tryLeft = figure({
     return view.bench.round.every * DAY - (view.now - Date.parse(newest.at)) / 1000
   },
 })
+
+/** Asked of once somebody has said what is at hand, or who is there. */
+const aSaid = (key: 'extinguisher' | 'room') =>
+  subjectOf<RoundBench>()(key, ({ round }): readonly [][] => (round[key].chosen === null ? [] : [[]]))
+export const anExtinguisher = aSaid('extinguisher')
+export const aRoom = aSaid('room')
+
+const FIGHTS: Readonly<Record<string, number>> = { co2: 1, mist: 1, powder: 0, blanket: 0, none: -1 }
+
+export const fireFought = figure({
+  id: 'round.fireFought',
+  of: anExtinguisher,
+  label: 'What is at hand against fire',
+  quantity: 'count',
+  formula: '1\\ \\text{CO₂ or water mist};\\quad 0\\ \\text{powder or blanket};\\quad -1\\ \\text{nothing}',
+  symbols: {},
+  source: 'CO₂ or water mist puts a small fire in a machine out; powder ruins it, a blanket does not reach in (common practice).',
+  doubt: { none: 'what was said' },
+  work: (view): number => FIGHTS[view.bench.round.extinguisher] ?? -1,
+})
+
+export const roomKept = figure({
+  id: 'round.roomKept',
+  of: aRoom,
+  label: 'Others in the room are kept from the beam',
+  quantity: 'count',
+  formula: '1\\ \\text{nobody, or eyewear};\\quad -1\\ \\text{whoever comes in}',
+  symbols: {},
+  source: 'Access to a class 4 beam is controlled, and everybody within its reach is protected (IEC/TR 60825-14, from memory).',
+  doubt: { none: 'what was said' },
+  work: (view): number => (view.bench.round.room === 'free' ? -1 : 1),
+})

@@ -87,7 +87,7 @@ function others({ round, reach }: RoundView): readonly RoundStep[] {
   }
   const head = 'Nobody else is within its reach.'
   const words = `${who[round.room.chosen ?? ''] ?? 'Whoever comes in is stopped at the door.'}${where}`
-  return [before({ id: 'others', head, words, rests: ['reach.placeBeyond'], at: { part: 'safety/reach' } })]
+  return [before({ id: 'others', head, words, rests: ['round.othersKept', 'reach.placeBeyond'], at: { part: 'safety/reach' } })]
 }
 
 const COVERED: Readonly<Record<string, string>> = {
@@ -198,7 +198,7 @@ function fire({ round }: RoundView): RoundStep {
     id: 'fire',
     head: 'Fire can be fought.',
     words: `Crumb tray empty, nothing that burns near it, and at hand ${at ?? 'a CO₂ or water mist extinguisher'}. The air that helps the cut fans embers too.`,
-    rests: [],
+    rests: ['round.fireCanBeFought'],
     at: { path: 'round.extinguisher' },
   })
 }

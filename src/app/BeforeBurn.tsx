@@ -1,6 +1,6 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useLocation } from 'react-router'
-import { endCautions, harmOf, keepRound, leaveCautions, tickCaution, useRound, useSession } from '../state'
+import { cautionsAnew, endCautions, harmOf, keepRound, leaveCautions, tickCaution, useRound, useSession } from '../state'
 import { FactLink } from '../ui'
 import { OpenOf } from '../ui/OpenOf'
 import { Over } from './Over'
@@ -83,7 +83,10 @@ export function BeforeBurn() {
           disabled={!all}
           onClick={() => {
             void keepRound(looks, why)
-            endCautions(true)
+            endCautions(
+              true,
+              harm.map((it) => it.id),
+            )
           }}
         >
           I have checked all of these
@@ -94,4 +97,15 @@ export function BeforeBurn() {
       </div>
     </Over>
   )
+}
+
+/** While the cautions are taken: a stop of harm that comes after them, and that nobody took on, has them asked for again. */
+export function HarmWatch() {
+  const harm = harmOf(useRound())
+  const takenOn = useSession((it) => it.harmTaken)
+  const isNew = harm.some((it) => !takenOn.includes(it.id))
+  useEffect(() => {
+    if (isNew) cautionsAnew()
+  }, [isNew])
+  return null
 }

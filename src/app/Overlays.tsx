@@ -12,6 +12,7 @@ const Palette = lazy(async () => {
 })
 const Shortcuts = lazy(async () => ({ default: (await import('./Shortcuts')).Shortcuts }))
 const BeforeBurn = lazy(async () => ({ default: (await import('./BeforeBurn')).BeforeBurn }))
+const HarmWatch = lazy(async () => ({ default: (await import('./BeforeBurn')).HarmWatch }))
 const Notices = lazy(async () => ({ default: (await import('./Notices')).Notices }))
 
 const loadKeys = async () => (await import('./Keys')).Keys
@@ -35,6 +36,7 @@ export function Overlays() {
       {palette && <Palette />}
       {shortcuts && <Shortcuts />}
       {cautions === 'asking' && <BeforeBurn />}
+      {cautions === 'taken' && <HarmWatch />}
       {notices && <Notices />}
     </Suspense>
   )

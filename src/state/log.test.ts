@@ -120,7 +120,10 @@ describe('reach and eyewear', () => {
     expect(state.lookThrough('given')).toEqual([])
     expect(bench().safety.window).toBe('given')
     expect(state.setWornLabel('D 440-480 LB7')).toEqual([])
-    expect(bench().safety.glasses['broad']?.label).toBe('D 440-480 LB7')
+    // The mark stood behind the label before; a seller's word is none the better for another.
+    expect(bench().safety.glasses['broad']).toMatchObject({ label: 'D 440-480 LB7', proof: 'unsaid' })
+    expect(state.setGlasses('given', { label: 'D 440-480 LB7' })).toEqual([])
+    expect(bench().safety.glasses['given']?.proof).toBe('seller')
     expect(state.reasonOf(state.wearGlasses('none'))).toContain('no longer there')
     expect(isValid()).toBe(true)
   })

@@ -52,13 +52,18 @@ export function addGlasses(): Told {
   )
 }
 
-/** Changes name or label of a pair. */
+/** Changes plain words of a pair. */
 export function setGlasses(id: string, part: Partial<Pick<GlassesFacts, 'name' | 'label' | 'proof' | 'certificate'>>): Told {
   if (part.name?.trim() === '') return told('It needs a name.')
   return editBench('a label', (it) => {
     const glasses = it.safety.glasses[id]
-    return glasses === undefined ? it : setAt(it, `safety.glasses.${id}`, { ...glasses, ...part })
+    return glasses === undefined ? it : setAt(it, `safety.glasses.${id}`, { ...glasses, ...unproved(glasses, part), ...part })
   })
+}
+
+/** Another label has not been looked at yet: a mark or a certificate stood behind the one before. A seller's word stays one. */
+function unproved({ label, proof }: GlassesFacts, part: Partial<GlassesFacts>): Partial<GlassesFacts> {
+  return part.label === undefined || part.label === label || proof === 'seller' ? {} : { proof: 'unsaid' }
 }
 
 /** Copies a label onto the pair that is worn; where none is, it is a new pair, and worn. */

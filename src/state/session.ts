@@ -56,6 +56,8 @@ interface Session {
   readonly cautions: 'not asked' | 'asking' | 'taken'
   /** Those that are ticked so far: they stay ticked while something that they ask for is entered. */
   readonly cautionsTicked: readonly string[]
+  /** Steps of the round that were taken on against a stop of harm; another one is asked for anew. */
+  readonly harmTaken: readonly string[]
   /** When the watch after a burn ends, ms since 1970; null: none is kept. */
   readonly watchUntil: number | null
   /** Where the burn was asked for, while something is entered that the cautions ask for: the way back. */
@@ -87,6 +89,7 @@ export const useSession = create<Session>()(() => ({
   shortcuts: false,
   cautions: 'not asked',
   cautionsTicked: [],
+  harmTaken: [],
   watchUntil: null,
   burnFrom: null,
   notices: false,
@@ -157,6 +160,7 @@ export function swapDrafts(left: string | null, opened: string): void {
     pastedListing: '',
     lastTools: {},
     cautionsTicked: [],
+    harmTaken: [],
     burnFrom: null,
   })
 }
@@ -214,6 +218,11 @@ export function askCautions(): Promise<boolean> {
   })
 }
 
+/** Cautions that were taken are asked for again: something has come that can hurt, and nobody has taken it on. */
+export function cautionsAnew(): void {
+  if (useSession.getState().cautions === 'taken') useSession.setState({ cautions: 'not asked', harmTaken: [] })
+}
+
 /** Ticks a caution, or takes the tick away. */
 export function tickCaution(id: string): void {
   useSession.setState(({ cautionsTicked: all }) => ({
@@ -227,9 +236,9 @@ export function leaveCautions(from: string): void {
   useSession.setState({ burnFrom: from })
 }
 
-/** Ends the asking. */
-export function endCautions(taken: boolean): void {
-  useSession.setState({ cautions: taken ? 'taken' : 'not asked', burnFrom: null })
+/** Ends the asking. @param harm Steps that somebody took on against a stop of harm. */
+export function endCautions(taken: boolean, harm: readonly string[] = []): void {
+  useSession.setState({ cautions: taken ? 'taken' : 'not asked', burnFrom: null, harmTaken: taken ? harm : [] })
   answerCautions?.(taken)
   answerCautions = null
 }

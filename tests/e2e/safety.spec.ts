@@ -1,5 +1,6 @@
 import { heron } from '../../src/data/heron'
 import { expect, test } from './driver'
+import { MachineDriver } from './machineDriver'
 
 test('a place within the reach is a stop until the box is shut; it is moved by key and hand', async ({ bench, page }) => {
   await bench.put(heron())
@@ -48,4 +49,42 @@ test('a label is taken apart and worn; a round asks for what is open, and a swit
   await bench.expectMark(/Try the lid’s switch again/, 'look')
   await page.getByRole('button', { name: 'The beam is off: watch from now' }).click()
   await expect(page.getByRole('timer')).toContainText(/^(30:00|29:5\d) to watch/)
+})
+
+test('a stop of harm bars the next program, also after the round was taken, until a reason is kept; its links leave the page', async ({
+  bench,
+  page,
+}) => {
+  const machine = new MachineDriver(page, bench)
+  const dialog = page.getByRole('dialog', { name: 'Before the beam is on' })
+  const confirm = dialog.getByRole('button', { name: 'I have checked all of these' })
+  const ask = async (): Promise<void> => {
+    await machine.go()
+    await machine.part('Mark')
+    await page.getByRole('button', { name: 'Burn the ramp' }).click()
+  }
+  await bench.openDemo()
+  await ask()
+  await machine.takeCautions()
+  await expect(page.getByText(/stand-in at rest/)).toBeVisible({ timeout: 60_000 })
+
+  await bench.openStage('heron', 'safety', 'round')
+  await bench.choose('round.extinguisher', 'nothing')
+  await bench.expectMark('Nothing is at hand against fire', 'stop')
+  // A page that was loaded anew would have lost this.
+  await page.evaluate(() => Object.assign(window, { stillHere: true }))
+  await ask()
+  await expect(dialog).toContainText('A stop stands against this step')
+  await dialog.getByRole('link', { name: /Put a CO₂ or water mist extinguisher/ }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText('A program waits for its cautions')).toBeVisible()
+  expect(await page.evaluate(() => 'stillHere' in window)).toBe(true)
+  await page.getByRole('button', { name: 'Back to it' }).click()
+  await page.getByRole('button', { name: 'Burn the ramp' }).click()
+  await expect(confirm).toBeDisabled()
+  await page.getByLabel('Why it is burnt against a stop').fill('The stand-in burns nothing.')
+  await confirm.click()
+  await expect(page.getByText(/stand-in at rest/)).toBeVisible({ timeout: 60_000 })
+  await bench.openStage('heron', 'log')
+  await expect(page.getByText(/Fire can be fought\. The stand-in burns nothing\./).first()).toBeVisible()
 })

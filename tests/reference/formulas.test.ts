@@ -44,7 +44,8 @@ const IN_WORDS: Readonly<Record<string, readonly string[]>> = {
       'reach.lightsWood',
       'safety.wideBeam',
       'safety.glassesWithstand',
-      'safety.scaleMargin',
+      'safety.wornDensity',
+      'safety.wornScale',
     ],
     ...['work.kerfNow', 'work.edgeRoom', 'work.travelRoom', 'work.lightRoom', 'work.burningSeconds', 'work.pictureTones'],
     ...[

@@ -81,12 +81,16 @@ describe('reading a bench of another version', () => {
       'D 440-470 LB6',
       'D 180-315 LB9 + 315-534 LB7',
       'OD 4+ 190-490 nm',
-      'OD 6 455 nm D 455 LB6',
+      'OD 6 + D LB6 455 nm',
       'OD 6 455 nm',
     ])
     expect([safety.worn, safety.window]).toEqual(['wornBefore', 'windowBefore'])
     expect(['density' in housing.window, 'glasses' in reach]).toEqual([false, false])
-    // What was typed is no certificate of another light.
+    // Both claims of the label that was made are read back at that wavelength; neither is a certificate of another light.
+    const kept = engineFor((readBench(old) as { value: Bench }).value).byId('safety.glassesLabel', ['wornBefore']).result
+    expect(kept.known && kept.value).toMatchObject({ scale: 6, toldDensity: 6 })
+    const unlit = setAt(old as object, 'optics.wavelength.value', null)
+    expect((readBench(unlit) as { value: Bench }).value.safety.glasses['wornBefore']?.label).toBe('OD 6 + D LB6')
     const engine = engineFor(setAt((readBench(old) as { value: Bench }).value, 'optics.wavelength.value', 1064))
     expect(shownNumber(engine.byId('safety.eyewearMargin', []).result)).toBeLessThan(0)
   })

@@ -1,5 +1,5 @@
 import { figureOf, NotYet, subjectOf, type View } from '../bench'
-import { densityWatching, type SafetyView } from './figures'
+import { densityWatching, scaleNeeded, type SafetyView } from './figures'
 import { labelAt, readLabel, type LabelAt } from './label'
 import { scaleReached } from './exposure'
 import type { SafetyBench } from './slice'
@@ -79,32 +79,46 @@ function certified(at: LabelAt | null, key: 'density' | 'scale', needed: number)
   return at[key]
 }
 
+export const wornDensity = figure({
+  id: 'safety.wornDensity',
+  label: 'Density that the eyewear is certified for',
+  quantity: 'opticalDensity',
+  formula: 'D_e',
+  symbols: {},
+  source: 'Of the pair that is worn, by its label at the wavelength of the beam; without one it is 0.',
+  doubt: 'nudge',
+  work: (view): number => certified(pointedAt(view, view.bench.safety.worn), 'density', view.figure(densityWatching)),
+})
+
 export const eyewearMargin = figure({
   id: 'safety.eyewearMargin',
   label: 'Density of the eyewear beyond what is needed',
   quantity: 'opticalDensity',
-  formula: 'm = D_{\\text{label}} - \\v{D}',
-  symbols: { D: '=safety.densityWatching' },
+  formula: 'm = \\v{D_e} - \\v{D}',
+  symbols: { D_e: '=safety.wornDensity', D: '=safety.densityWatching' },
+  source: 'By definition; 0 is the limit.',
+  doubt: 'nudge',
+  work: (view): number => view.figure(wornDensity) - view.figure(densityWatching),
+})
+
+export const wornScale = figure({
+  id: 'safety.wornScale',
+  label: 'Scale number that the eyewear is certified for',
+  quantity: 'ratio',
+  formula: 'n_e',
+  symbols: {},
   source: 'Of the pair that is worn, by its label at the wavelength of the beam; without one it is 0.',
   doubt: 'nudge',
-  work(view): number {
-    const needed = view.figure(densityWatching)
-    return certified(pointedAt(view, view.bench.safety.worn), 'density', needed) - needed
-  },
+  work: (view): number => certified(pointedAt(view, view.bench.safety.worn), 'scale', view.figure(scaleNeeded)),
 })
 
 export const scaleMargin = figure({
   id: 'safety.scaleMargin',
   label: 'Scale number of the eyewear beyond what is needed',
   quantity: 'ratio',
-  formula: 'm = n_{\\text{label}} - n',
-  symbols: {},
-  source: 'Of the pair that is worn, by its label and what its filter is of; without one it is 0.',
+  formula: 'm = \\v{n_e} - \\v{n}',
+  symbols: { n_e: '=safety.wornScale', n: '=safety.scaleNeeded' },
+  source: 'By definition; 0 is the limit.',
   doubt: 'nudge',
-  work(view): number {
-    const { worn, glasses, beamAtEyewear } = view.bench.safety
-    const filter = glasses[worn]?.filter ?? 'glass'
-    const needed = scaleReached(view.bench.optics.power, beamAtEyewear * MM, filter)
-    return certified(pointedAt(view, worn), 'scale', needed) - needed
-  },
+  work: (view): number => view.figure(wornScale) - view.figure(scaleNeeded),
 })

@@ -14,9 +14,10 @@ export const safetyMigrations: readonly Migration[] = [
       const at = typeof value === 'number' ? String(value) : ''
       const density = entered(eyewearDensity)
       const scale = entered(eyewearScale)
-      const worn = [density === 0 ? '' : `OD ${density} ${at} nm`, scale === 0 ? '' : `D ${at} LB${scale}`].filter(
-        (it) => it !== '',
-      )
+      // Without a wavelength it stays as it was typed, and names none.
+      const where = at === '' ? '' : ` ${at} nm`
+      const claims = [density === 0 ? '' : `OD ${density}`, scale === 0 ? '' : `D LB${scale}`].filter((it) => it !== '')
+      const worn = claims.length === 0 ? '' : `${claims.join(' + ')}${where}`
       const window = entered(asJson(asJson(bench['housing'])['window'])['density'])
       const pairs = withEach(asJson(bench['reach'])['glasses'], { proof: 'unsaid', certificate: '', filter: thenChosen('glass') })
       const typed = (order: number, name: string, label: string): Json => ({
@@ -33,11 +34,11 @@ export const safetyMigrations: readonly Migration[] = [
         ...rest,
         glasses: {
           ...pairs,
-          ...(at === '' || worn.length === 0 ? {} : { wornBefore: typed(next, 'Worn before', worn.join(' ')) }),
-          ...(at === '' || window === 0 ? {} : { windowBefore: typed(next + 1, 'Window', `OD ${window} ${at} nm`) }),
+          ...(worn === '' ? {} : { wornBefore: typed(next, 'Worn before', worn) }),
+          ...(window === 0 ? {} : { windowBefore: typed(next + 1, 'Window', `OD ${window}${where}`) }),
         },
-        worn: at === '' || worn.length === 0 ? '' : 'wornBefore',
-        window: at === '' || window === 0 ? '' : 'windowBefore',
+        worn: worn === '' ? '' : 'wornBefore',
+        window: window === 0 ? '' : 'windowBefore',
       }
     },
   },

@@ -1,6 +1,6 @@
 import { shownNumber, type WithDoubt } from '../../core/bench'
-import { densityGlance, densityToAskFor, densityWatching, glassesLabel } from '../../core/safety'
-import { engineOf, useBenchStore, useFigure } from '../../state'
+import { densityGlance, densityToAskFor, densityWatching, wornDensity } from '../../core/safety'
+import { useFigure } from '../../state'
 import { Hatching, Plate, usePlateFrame } from '../../ui'
 
 const MARGINS = { left: 156, right: 36, top: 30, bottom: 58 }
@@ -18,7 +18,8 @@ interface Need {
 /** Densities that the beam asks for, with their ±, and the one that is certified, on one scale. */
 export function EyewearPlate() {
   const [glance, watching] = [needOf(useFigure(densityGlance)), needOf(useFigure(densityWatching))]
-  const certified = useWornDensity()
+  const worn = useFigure(wornDensity)
+  const certified = (worn === null ? null : shownNumber(worn.result)) ?? 0
   if (glance === null || watching === null) {
     return (
       <p className="my-8 max-w-[40rem] text-second">
@@ -37,15 +38,6 @@ export function EyewearPlate() {
       fields={null}
     />
   )
-}
-
-/** What the pair that is worn is certified for at the wavelength of the day; 0 where none is worn. */
-function useWornDensity(): number {
-  const bench = useBenchStore((it) => it.bench)
-  const id = bench?.safety.worn ?? ''
-  if (bench?.safety.glasses[id] === undefined) return 0
-  const { result } = engineOf(bench).value(glassesLabel, id)
-  return result.known ? result.value.density : 0
 }
 
 function needOf(figure: WithDoubt | null): Need | null {

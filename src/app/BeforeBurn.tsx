@@ -74,7 +74,7 @@ export function BeforeBurn() {
       )}
       <p className="mt-3 text-[13px] text-second">
         Local rules, certified eyewear and licensed practice come first. These checks call nothing safe. They are asked for once
-        until this page is opened again.
+        until this page is opened again, or until another stop of harm comes.
       </p>
       <div className="mt-4 flex gap-2">
         <button

@@ -8,8 +8,8 @@ export function EyewearGiven() {
       <Panel title="Given, beam and eyewear">
         <Sentence>
           The diode gives <FactField path="optics.power" /> of optical power at <FactField path="optics.wavelength" />. Where it
-          may meet eyewear the beam is at least <FactField path="safety.beamAtEyewear" /> across. Its window and the eyewear that
-          is worn stand below, by their labels.
+          may meet eyewear the beam is at least <FactField path="safety.beamAtEyewear" /> across. The window of the box and the
+          eyewear that is worn stand below, by their labels.
         </Sentence>
         <p className="mt-1 max-w-[46rem] text-[13px] text-second">
           A density counts only where a mark after EN 207 or ANSI Z136.7, or a certificate that is named, gives it at the
